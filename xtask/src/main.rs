@@ -1,7 +1,8 @@
-//! The project's own commands: `cargo xtask demo`, `test`, `shots`, `bench`, `soak`, `api`.
+//! The project's own commands: `cargo xtask demo`, `test`, `shots`, `bench`, `soak`, `api`, `texts`.
 
 mod machine;
 mod rooms;
+mod texts;
 
 use std::path::{Path, PathBuf};
 
@@ -35,6 +36,8 @@ enum Command {
     },
     /// Checks that no module uses one above it; a part of `test`.
     Rooms,
+    /// Writes every text a person reads on one page: target/texts.md.
+    Texts,
     /// Remakes `docs/screenshots` from the demo workshop.
     Shots,
     /// Runs every bench whose figures stand in the documents.
@@ -58,6 +61,7 @@ fn main() -> Result<()> {
         Command::Demo { fresh, port } => demo(&shell, fresh, port),
         Command::Test { quick } => test(&shell, quick),
         Command::Rooms => rooms::check(&root()?),
+        Command::Texts => texts(&shell),
         Command::Shots => shots(&shell),
         Command::Bench => bench(&shell),
         Command::Soak { minutes } => soak(&shell, &minutes),
@@ -113,6 +117,7 @@ fn test(shell: &Shell, quick: bool) -> Result<()> {
         }
     };
     run("rooms", rooms::check(&root()?));
+    run("texts", texts::check(&root()?));
     run("formatting", passes(cmd!(shell, "cargo fmt --all --check")));
     {
         let _web = shell.push_dir("web");
@@ -205,6 +210,13 @@ fn check_api_drift(shell: &Shell) -> Result<()> {
     if shell.read_file("web/src/api/schema.d.ts")? != shell.read_file(&fresh)? {
         bail!("web/src/api/schema.d.ts is out of date: run `cargo xtask api`");
     }
+    Ok(())
+}
+
+fn texts(shell: &Shell) -> Result<()> {
+    texts::check(&root()?)?;
+    shell.write_file("target/texts.md", texts::page(&root()?)?)?;
+    println!("target/texts.md");
     Ok(())
 }
 

@@ -68,7 +68,7 @@ fn parts(text: &str) -> Result<Vec<Part>> {
 }
 
 /// The sources under a folder; what is generated is nobody's room.
-fn files(folder: &Path) -> Result<Vec<PathBuf>> {
+pub fn files(folder: &Path) -> Result<Vec<PathBuf>> {
     let mut found = vec![];
     for entry in std::fs::read_dir(folder).with_context(|| folder.display().to_string())? {
         let path = entry?.path();

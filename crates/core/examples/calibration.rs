@@ -6,7 +6,7 @@
 use lorimant_core::learn::lot::{Inside, MeasuredInside, inside_with, learn};
 use lorimant_core::learn::simulated::Simulated;
 use lorimant_core::ring::RingRequest;
-use lorimant_core::tool::hand::Hand;
+use lorimant_core::tool::hand::HandSpread;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::lot::LotFactor;
@@ -55,7 +55,7 @@ fn foretold(measured_n: u64) -> Vec<Foretold> {
 }
 
 fn one(seed: u64, i: u32, measured_n: u64) -> Option<Foretold> {
-    let workshop = Simulated { seed, hand: Hand::default() };
+    let workshop = Simulated { seed, hand: HandSpread::default() };
     let lot_n = i64::from(i) + 1;
     let metal = Metal::ALL[i as usize % Metal::ALL.len()];
     let temper = Temper::ALL[(i as usize / 3) % Temper::ALL.len()];

@@ -10,25 +10,25 @@ use crate::words::words;
 
 words! {
     /// What a shape of a drawing is.
-    pub enum Role ("part of a drawing") {
+    pub enum Role ("role") {
         /// Wire, to be shown round and in its metal.
-        Wire = "wire", "wire";
+        Wire = "wire";
         /// A ball at the wire's end.
-        Ball = "ball", "ball";
+        Ball = "ball";
         /// The rod.
-        Rod = "rod", "rod";
+        Rod = "rod";
         /// An edge of the rod, or its axis.
-        RodEdge = "rod-edge", "edge of the rod";
+        RodEdge = "rod-edge";
         /// Tape on the rod.
-        Tape = "tape", "tape";
+        Tape = "tape";
         /// Where the wire lies in the other state: before or after letting go.
-        Ghost = "ghost", "other state";
+        Ghost = "ghost";
         /// What cutting takes.
-        Kerf = "kerf", "cut";
+        Kerf = "kerf";
         /// A mark on the wire.
-        Mark = "mark", "mark";
+        Mark = "mark";
         /// Blank paper laid over a break in a long piece.
-        Break = "break", "break";
+        Break = "break";
     }
 }
 
@@ -79,13 +79,13 @@ pub struct Frame {
 
 words! {
     /// Which part of a text stands at its place.
-    pub enum Anchor ("anchor of a text") {
+    pub enum Anchor ("anchor") {
         /// Its start.
-        Start = "start", "start";
+        Start = "start";
         /// Its middle.
-        Middle = "middle", "middle";
+        Middle = "middle";
         /// Its end.
-        End = "end", "end";
+        End = "end";
     }
 }
 

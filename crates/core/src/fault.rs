@@ -6,6 +6,7 @@ use serde::{Deserialize, Serialize};
 
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::shown;
+use lorimant_text::{Text, text};
 
 /// One thing wrong, at one field.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -170,24 +171,22 @@ fn is_no_letter(sign: char) -> bool {
 /// ```
 pub fn check_text(field: &str, noun: &str, text: &str, most: u32) -> Result<(), Fault> {
     if let Some(sign) = text.chars().find(|sign| is_no_letter(*sign)) {
-        let said = format!(
-            "The {noun} contains an invisible character (U+{:04X}). Type it again; it may have been copied along.",
-            u32::from(sign)
-        );
+        let code = format!("{:04X}", u32::from(sign));
+        let said = text!("fault-invisible-character", noun, code);
         return Err(Fault::new(field, said));
     }
     let length = text.chars().count();
     if length <= most as usize {
         return Ok(());
     }
-    let said = format!("The {noun} is {length} characters long. Use at most {most}.");
+    let said = text!("fault-characters-long-use-at-most", noun, length, most);
     Err(Fault::new(field, said).limit(f64::from(most)))
 }
 
 /// A number's allowed span, closed at both ends, with the words for its error.
 pub struct Span {
     /// What the number is.
-    pub noun: &'static str,
+    pub noun: Text,
     /// Its unit as it stands behind the number, with its space.
     pub unit: &'static str,
     /// Least it may be.
@@ -201,8 +200,9 @@ impl Span {
     ///
     /// ```
     /// use lorimant_core::fault::Span;
+    /// use lorimant_text::Text;
     ///
-    /// const TAIL: Span = Span { noun: "tail", unit: " mm", least: 0.0, most: 50.0 };
+    /// const TAIL: Span = Span { noun: Text::named("ring-tail"), unit: " mm", least: 0.0, most: 50.0 };
     /// assert_eq!(TAIL.check("tail_mm", 12.0), Ok(12.0));
     /// let long = TAIL.check("tail_mm", 80.0).unwrap_err();
     /// assert_eq!(long.sentence, "The tail of 80 mm is too large. It can be from 0 to 50 mm (0 to 1.969 in).");
@@ -215,24 +215,24 @@ impl Span {
         let Self { noun, unit, least, most } = self;
         let inches = if *unit == " mm" {
             let inch = |mm: f64| shown(mm / MM_PER_INCH, if mm < 1000.0 { 3 } else { 0 });
-            format!(" ({} to {} in)", inch(*least), inch(*most))
+            text!("fault-in", least = inch(*least), most = inch(*most))
         } else {
             String::new()
         };
         let of_it = if value == 1.0 { unit.strip_suffix('s').unwrap_or(unit) } else { unit };
-        let right = format!("It can be from {least} to {most}{unit}{inches}.");
+        let right = text!("fault-can-be-from", least, most, unit, inches);
         if !value.is_finite() {
-            Err(Fault::new(field, format!("The {noun} is not a number. {right}")))
+            Err(Fault::new(field, text!("fault-not-number", noun, right)))
         } else if value < 0.0 && *least >= 0.0 {
-            let said = format!("The {noun} is negative ({value}{unit}). {right}");
+            let said = text!("fault-negative", noun, value, unit, right);
             Err(Fault::new(field, said).limit(*least))
         } else if value == 0.0 && *least > 0.0 {
-            Err(Fault::new(field, format!("The {noun} is zero. {right}")).limit(*least))
+            Err(Fault::new(field, text!("fault-zero", noun, right)).limit(*least))
         } else if value < *least {
-            let said = format!("The {noun} of {value}{of_it} is too small. {right}");
+            let said = text!("fault-too-small", noun, value, of_it, right);
             Err(Fault::new(field, said).limit(*least))
         } else if value > *most {
-            let said = format!("The {noun} of {value}{of_it} is too large. {right}");
+            let said = text!("fault-too-large", noun, value, of_it, right);
             Err(Fault::new(field, said).limit(*most))
         } else {
             Ok(value)

@@ -10,15 +10,15 @@ words! {
     /// The question a figure answers; figures stand together by it.
     pub enum Question ("question") {
         /// What do I cut?
-        Cut = "cut", "Cut";
+        Cut = "cut";
         /// What is the piece like?
-        InYourHand = "in-your-hand", "In your hand";
+        InYourHand = "in-your-hand";
         /// What do I wind?
-        OnTheRod = "on-the-rod", "On the rod";
+        OnTheRod = "on-the-rod";
         /// What does it take?
-        OffTheSpool = "off-the-spool", "Off the spool";
+        OffTheSpool = "off-the-spool";
         /// Will it hold?
-        WillItHold = "will-it-hold", "Will it hold";
+        WillItHold = "will-it-hold";
     }
 }
 
@@ -26,11 +26,11 @@ words! {
     /// How much attention something asks for.
     pub enum Level ("level") {
         /// Worth knowing.
-        Note = "note", "note";
+        Note = "note";
         /// Look before going on.
-        Watch = "watch", "watch";
+        Watch = "watch";
         /// Do not go on like this.
-        Stop = "stop", "stop";
+        Stop = "stop";
     }
 }
 

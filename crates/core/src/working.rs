@@ -5,6 +5,7 @@ use std::f64::consts::PI;
 use std::ops::{Add, Div, Mul, Sub};
 
 use crate::words::length::shown;
+use lorimant_text::text;
 
 /// How tightly an expression holds together: what is looser is put in brackets.
 #[derive(Debug, Clone, Copy, PartialEq, PartialOrd)]
@@ -127,7 +128,7 @@ impl Numbers {
 
     /// With what is taken of it: `42.34, so 43`.
     pub fn so(self, taken: &str) -> Self {
-        Self(format!("{}, so {taken}", self.0))
+        Self(text!("working-so", self = self.0, taken))
     }
 
     /// With a second working after it.

@@ -6,7 +6,7 @@ use jiff::tz::TimeZone;
 use jiff::{Timestamp, ToSpan as _, ZonedDateTime};
 use lorimant_core::bench::load::loads;
 use lorimant_core::bench::pass::{Led, passes};
-use lorimant_core::bench::sittings::agenda::{Agenda, Hold, JobOf, SatWork, Wanted, laid::Laid};
+use lorimant_core::bench::sittings::agenda::{Agenda, JobOf, SatWork, ScheduleChange, Wanted, laid::Laid};
 use lorimant_core::bench::sittings::hours::Hours;
 use lorimant_core::bench::sittings::{Job, Planned};
 use lorimant_core::bench::times::Times;
@@ -77,7 +77,7 @@ fn wanted(number: i64, kind: &str, n: u32, due: Option<Date>) -> Wanted {
     Wanted { of: JobOf::Batch(number), batch, tasks, standing, due, orders: vec![] }
 }
 
-fn agenda(wanted: &[Wanted], holds: &[Hold]) -> Agenda {
+fn agenda(wanted: &[Wanted], holds: &[ScheduleChange]) -> Agenda {
     let laid = Laid::out(
         wanted,
         (&Hours::default(), &Gear::default(), &Times::default()),
@@ -148,9 +148,9 @@ fn what_is_held_by_hand_stays_held() {
     .unwrap();
     let (of, saturday) = (JobOf::Batch(1), noon(date(2026, 3, 6)).timestamp());
     assert!(begun(&free, 1, cut) < saturday);
-    let pinned = agenda(&all, &[Hold::NotBefore { of, step_n: cut, at: saturday }]);
+    let pinned = agenda(&all, &[ScheduleChange::NotBefore { of, step_n: cut, at: saturday }]);
     assert!(begun(&pinned, 1, cut) >= saturday);
-    let parted = agenda(&all, &[Hold::Parted { of, step_n: cut, first_n: 6, at: saturday }]);
+    let parted = agenda(&all, &[ScheduleChange::Parted { of, step_n: cut, first_n: 6, at: saturday }]);
     assert_eq!(begun(&parted, 1, cut), begun(&free, 1, cut));
     let late: u32 = steps(&parted)
         .filter(|(_, step)| step.step_n == cut && step.from >= saturday)
@@ -158,7 +158,7 @@ fn what_is_held_by_hand_stays_held() {
         .sum();
     assert_eq!(late, 18);
     let first = free.sittings[0].from;
-    let skipped = agenda(&all, &[Hold::Skipped { from: first }]);
+    let skipped = agenda(&all, &[ScheduleChange::Skipped { from: first }]);
     let left_out = skipped.sittings.iter().find(|one| one.from == first).unwrap();
     assert!(left_out.skipped && left_out.runs.is_empty());
     assert!(begun(&skipped, 1, 1) > first);

@@ -8,7 +8,7 @@ use lorimant_core::pattern::PatternRequest;
 use lorimant_core::ring::{RingPlan, RingRequest};
 use lorimant_core::tool::coil::{Coil, Cone, outline_for};
 use lorimant_core::tool::cutting::{Cutting, Method};
-use lorimant_core::tool::hand::Hand;
+use lorimant_core::tool::hand::HandSpread;
 use lorimant_core::tool::mandrel::{Mandrel, Shape};
 use lorimant_core::tool::outline::Outline;
 use lorimant_core::tool::workshop::Workshop;
@@ -246,18 +246,18 @@ fn the_spread_in_the_hand_adds_what_the_hand_does() {
     let dowel = Mandrel { name: Some("beech dowel".to_owned()), ..Mandrel::round(5.0) };
     let wooden = snipped(&wire, dowel).plan().unwrap().ring_inside_hand_mm;
     assert!((wooden.powi(2) - plan.ring_inside_hand_mm.powi(2) - 0.05_f64.powi(2)).abs() < 1e-12);
-    let steady = Hand {
+    let steady = HandSpread {
         rod_mm: 0.0,
         hugging_mm: 0.0,
         closing_mm: 0.0,
         roundness_mm: 0.0,
         caliper_mm: 0.0,
-        ..Hand::default()
+        ..HandSpread::default()
     };
     let exact = snipped(&wire, Mandrel::round(5.0))
         .plan_in(&Workshop { hand: steady, ..Workshop::default() })
         .unwrap();
     assert!((exact.ring_inside_hand_mm - exact.ring_inside_spread_mm).abs() < 1e-12);
-    assert!(Hand { closing_mm: -1.0, ..Hand::default() }.check().is_err());
+    assert!(HandSpread { closing_mm: -1.0, ..HandSpread::default() }.check().is_err());
     assert!(strain_left(&wire) > 0.0);
 }

@@ -9,7 +9,7 @@ use lorimant_core::learn::reading::{read_line, read_typed};
 use lorimant_core::learn::spread::{Readings, Source, learned};
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
-use lorimant_core::tool::hand::Hand;
+use lorimant_core::tool::hand::HandSpread;
 use lorimant_core::words::length::{Habits, LengthUnit};
 use proptest::prelude::*;
 use rstest::rstest;
@@ -63,7 +63,7 @@ fn the_hands_own_spread_is_parted_into_its_sources() {
             all.push(Readings { coil, setup: coil / 6, cut: true, mm });
         }
     }
-    let own = learned(&all, &Hand::default(), 0.02, LengthUnit::Mm);
+    let own = learned(&all, &HandSpread::default(), 0.02, LengthUnit::Mm);
     let of = |source: Source| own.sources.iter().find(|one| one.source == source).unwrap().mm;
     assert!((of(Source::Hand) - hugging).abs() < 0.01, "{}", of(Source::Hand));
     assert!((of(Source::Cut) - cut).abs() < 0.006, "{}", of(Source::Cut));
@@ -71,8 +71,8 @@ fn the_hands_own_spread_is_parted_into_its_sources() {
     assert_eq!(own.sources[0].source, Source::Hand);
     assert!((own.sources.iter().map(|one| one.share).sum::<f64>() - 1.0).abs() < 1e-9);
     // Nothing measured leaves the handbook.
-    let none = learned(&[], &Hand::default(), 0.02, LengthUnit::Mm);
-    assert!((none.hand.hugging_mm - Hand::default().hugging_mm).abs() < 1e-3, "{none:?}");
+    let none = learned(&[], &HandSpread::default(), 0.02, LengthUnit::Mm);
+    assert!((none.hand.hugging_mm - HandSpread::default().hugging_mm).abs() < 1e-3, "{none:?}");
 }
 
 #[rstest]

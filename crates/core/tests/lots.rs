@@ -9,7 +9,7 @@ use lorimant_core::pattern::{self, PatternRequest};
 use lorimant_core::piece::Piece;
 use lorimant_core::ring::sentence::Slot;
 use lorimant_core::ring::{self, RingRequest};
-use lorimant_core::tool::hand::Hand;
+use lorimant_core::tool::hand::HandSpread;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::workshop::{StartSet, Workshop};
 use lorimant_core::wire::Wire;
@@ -36,7 +36,7 @@ impl Case {
             let ratio = 3.0 + f64::from(i * 7 % 50) / 10.0;
             let wire = Wire::round(metal, size_mm, temper);
             let rod = Mandrel::round((ratio * size_mm * 10.0).round() / 10.0);
-            let workshop = Simulated { seed, hand: Hand::default() };
+            let workshop = Simulated { seed, hand: HandSpread::default() };
             Self { workshop, lot_n: i64::from(i) + 1, wound: RingRequest::new(wire, rod, 40) }
         })
     }
@@ -146,13 +146,13 @@ fn steel() -> RingRequest {
 fn an_odd_one_is_said_and_set_aside_by_the_maker_alone() {
     let mut measured = vec![exactly(&steel(), 1.1); 5];
     measured[3].inside_mm += 0.5;
-    let learned = learn(&measured, &Hand::default());
+    let learned = learn(&measured, &HandSpread::default());
     let odd: Vec<usize> = (0..5).filter(|i| learned.points[*i].outlier).collect();
     assert_eq!(odd, [3]);
     assert_eq!(learned.measured_n, 5, "it counts until it is set aside");
     assert!(learned.told().contains("set it aside"), "{}", learned.told());
     measured[3].aside = true;
-    let without = learn(&measured, &Hand::default());
+    let without = learn(&measured, &HandSpread::default());
     assert!((without.flow - 1.1).abs() < 0.01);
     // Until then it hardly moves what is learned.
     assert!((learned.flow - without.flow).abs() < 0.005, "{} {}", learned.flow, without.flow);
@@ -173,31 +173,31 @@ fn a_change_along_the_spool_is_seen_and_chance_is_not() {
             })
             .collect::<Vec<_>>()
     };
-    let learned = learn(&along(0.05), &Hand::default());
+    let learned = learn(&along(0.05), &HandSpread::default());
     let drift = learned.drift.unwrap();
     assert!((drift.per_m - 0.05).abs() < 0.002, "{drift:?}");
     // Plans take it as it is where the last one was measured, 5.5 m on.
     assert!((learned.flow - 1.275).abs() < 0.02, "{}", learned.flow);
-    assert_eq!(learn(&along(0.0), &Hand::default()).drift, None);
+    assert_eq!(learn(&along(0.0), &HandSpread::default()).drift, None);
 }
 
 /// What is foretold for the rod that was measured lies between the handbook and what was measured.
 #[rstest]
 fn what_was_measured_draws_the_plan_to_it(#[values(0.8, 0.95, 1.1, 1.3)] flow: f64) {
     let wound = steel();
-    let learned = learn(&[exactly(&wound, flow)], &Hand::default());
+    let learned = learn(&[exactly(&wound, flow)], &HandSpread::default());
     let (handbook, really) = (inside_with(&wound, Inside::Coil, 1.0).unwrap(), learned.points[0].inside_mm);
     let now = learned.points[0].now_mm;
     assert!((now - really).abs() < (handbook - really).abs() / 3.0, "{handbook} {now} {really}");
     assert!((learned.points[0].flow - flow).abs() < 1e-6);
     // More of the same makes it surer.
-    let more = learn(&vec![exactly(&wound, flow); 4], &Hand::default());
+    let more = learn(&vec![exactly(&wound, flow); 4], &HandSpread::default());
     assert!(more.spread < learned.spread);
 }
 
 #[rstest]
 fn nothing_measured_leaves_the_handbook() {
-    let learned = learn(&[], &Hand::default());
+    let learned = learn(&[], &HandSpread::default());
     assert!((learned.flow - 1.0).abs() < 1e-9 && (learned.spread - 0.153).abs() < 0.001, "{learned:?}");
 }
 
@@ -316,9 +316,9 @@ fn a_lot_that_cannot_be_is_said(#[case] json: &str, #[case] says: &str) {
 #[case::half_a_millimetre_off(1.08)]
 fn a_wrong_figure_teaches_next_to_nothing(#[case] times: f64, #[values(2, 3, 5)] others: usize) {
     let mut measured = vec![exactly(&steel(), 1.1); others];
-    let right = learn(&measured, &Hand::default());
+    let right = learn(&measured, &HandSpread::default());
     measured.push(MeasuredInside { inside_mm: measured[0].inside_mm * times, ..measured[0].clone() });
-    let learned = learn(&measured, &Hand::default());
+    let learned = learn(&measured, &HandSpread::default());
     let plan = |flow| inside_with(&steel(), Inside::Ring, flow).unwrap();
     let moved = (plan(learned.flow) - plan(right.flow)).abs();
     assert!(moved <= 0.05, "{moved} {learned:?}");
@@ -329,7 +329,8 @@ fn a_wrong_figure_teaches_next_to_nothing(#[case] times: f64, #[values(2, 3, 5)]
 #[rstest]
 fn a_wrong_figure_alone_leaves_the_handbook(#[values(0.1, 10.0, 25.4)] times: f64) {
     let right = exactly(&steel(), 1.0);
-    let learned = learn(&[MeasuredInside { inside_mm: right.inside_mm * times, ..right }], &Hand::default());
+    let learned =
+        learn(&[MeasuredInside { inside_mm: right.inside_mm * times, ..right }], &HandSpread::default());
     assert!((learned.flow - 1.0).abs() < 0.02 && learned.spread > 0.14, "{learned:?}");
     assert!(learned.told().starts_with("Nothing learned yet"), "{}", learned.told());
 }
@@ -338,9 +339,9 @@ fn a_wrong_figure_alone_leaves_the_handbook(#[values(0.1, 10.0, 25.4)] times: f6
 #[rstest]
 fn two_that_disagree_ask_for_a_third() {
     let [one, other] = [1.0, 1.6].map(|flow| exactly(&steel(), flow));
-    let two = learn(&[one.clone(), other.clone()], &Hand::default());
+    let two = learn(&[one.clone(), other.clone()], &HandSpread::default());
     assert!(two.told().contains("measure a third coil"), "{}", two.told());
-    let three = learn(&[one.clone(), other, one], &Hand::default());
+    let three = learn(&[one.clone(), other, one], &HandSpread::default());
     assert!((three.flow - 1.0).abs() < 0.02 && three.points[1].outlier, "{three:?}");
 }
 
@@ -353,10 +354,10 @@ fn pieces_of_one_rod_are_not_independent() {
         wound
     };
     let of = |wound: &RingRequest| MeasuredInside { wound: wound.clone(), ..exactly(&steel(), 1.0) };
-    let coils = learn(&vec![of(&steel()); 12], &Hand::default());
+    let coils = learn(&vec![of(&steel()); 12], &HandSpread::default());
     let whole = steel();
     let both: Vec<_> = (0..12).map(|i| of(if i % 2 == 0 { &whole } else { &sawn })).collect();
-    let mixed = learn(&both, &Hand::default());
+    let mixed = learn(&both, &HandSpread::default());
     assert!((mixed.spread / coils.spread - 1.0).abs() < 0.05, "{} {}", mixed.spread, coils.spread);
 }
 
@@ -367,7 +368,7 @@ fn makers_who_mistype_still_learn() {
     let shop = Workshop { rods: StartSet::MetricTenths.rods(), ..Workshop::default() };
     let (mut before, mut after, mut held, mut all) = (vec![], vec![], 0.0, 0.0);
     for seed in 0..120_u64 {
-        let makers = Simulated { seed, hand: Hand::default() };
+        let makers = Simulated { seed, hand: HandSpread::default() };
         let metals = [Metal::StainlessSteel, Metal::Brass, Metal::Copper, Metal::SterlingSilver];
         let seed_n = usize::try_from(seed).unwrap();
         let temper = [Temper::Hard, Temper::HalfHard][seed_n / 4 % 2];

@@ -2,7 +2,7 @@
 #![allow(clippy::unwrap_used, missing_docs)]
 
 use lorimant_core::chance::Chance;
-use lorimant_core::learn::pairs::{MeasuredPiece, matched};
+use lorimant_core::learn::pairs::{MeasuredPiece, matched, matched_while};
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -117,4 +117,28 @@ fn what_cannot_be_matched_is_said(
 ) {
     let faults = matched(&pieces(values), tolerance, size).unwrap_err();
     assert!(faults.0[0].sentence.contains(says), "{faults}");
+}
+
+/// It says how far it is, ever further, and stops where it is told to with what it has by then: each piece once.
+#[rstest]
+#[case(usize::MAX)]
+#[case(3)]
+#[case(1)]
+fn a_long_matching_says_how_far_it_is_and_stops(#[case] asked_most: usize) {
+    let mut chance = Chance::of(7);
+    let values: Vec<Vec<f64>> =
+        (0..600).map(|_| vec![20.0 + chance.normal(0.3), 5.0 + chance.normal(0.1)]).collect();
+    let mut shares = vec![];
+    let go_on = &mut |share| {
+        shares.push(share);
+        shares.len() < asked_most
+    };
+    let found = matched_while(&pieces(&values), &[0.4, 0.2], 2, go_on).unwrap();
+    assert!(shares.windows(2).all(|pair| pair[0] < pair[1]), "{shares:?}");
+    assert!(shares.iter().all(|share| (0.0..1.0).contains(share)));
+    assert!(shares.len() <= asked_most && (asked_most > 3 || shares.len() == asked_most));
+    let mut seen: Vec<u32> =
+        found.sets.iter().flat_map(|set| set.pieces_n.clone()).chain(found.left_over_n).collect();
+    seen.sort_unstable();
+    assert_eq!(seen, (1..=600).collect::<Vec<u32>>());
 }

@@ -222,7 +222,11 @@ fn every_pattern_is_complete_and_sound_as_usually_made() {
     let mut words = std::collections::HashSet::new();
     for kind in Kind::all() {
         let pattern = kind.0;
-        assert!(words.insert(pattern.kind) && words.insert(pattern.name), "{} stands twice", pattern.kind);
+        assert!(
+            words.insert(pattern.kind) && words.insert(pattern.name.as_str()),
+            "{} stands twice",
+            pattern.kind
+        );
         assert!(pattern.page.purpose.len() > 30 && pattern.page.wires.len() > 30, "{}", pattern.kind);
         assert!(!pattern.page.faults.is_empty(), "{}", pattern.kind);
         for name in [pattern.free.height, pattern.free.width, pattern.free.blank] {

@@ -56,7 +56,7 @@ fn instructions_are_short_and_name_no_angle(#[values(LengthUnit::Mm, LengthUnit:
         for kind in Kind::all() {
             let request = PatternRequest::usual(kind);
             if let Ok(finished) = request.finished(&shop) {
-                found.extend(wrong(kind.0.name, &finished.made.steps));
+                found.extend(wrong(&kind.0.name, &finished.made.steps));
             }
         }
         let rings = ring_of(1.0, 5.0);

@@ -5,7 +5,7 @@ use std::f64::consts::PI;
 
 use lorimant_core::rack::stock::StockKind;
 use lorimant_core::rack::stock::booking::{BlanksCut, LotCut};
-use lorimant_core::rack::stock::buying::{Keeping, Need, needs, shortest_useful_mm};
+use lorimant_core::rack::stock::buying::{Need, StockLevel, needs, shortest_useful_mm};
 use lorimant_core::rack::stock::scrap::{Cleanliness, MetalPrice, Scrap, ScrapChange};
 use lorimant_core::rack::stock::weighing::Held;
 use lorimant_core::rack::stock::{Lot, Movement, MovementKind, both_ways};
@@ -238,8 +238,8 @@ fn a_difference_within_what_a_scale_can_tell_is_not_made_much_of() {
     assert!(far.sentence.contains("2 m less"), "{}", far.sentence);
 }
 
-fn keeping(keep_mm: f64, pack_mm: Option<f64>) -> Keeping {
-    Keeping {
+fn keeping(keep_mm: f64, pack_mm: Option<f64>) -> StockLevel {
+    StockLevel {
         wire: Wire::round(Metal::Brass, 1.6, Temper::Soft),
         shortest_useful_mm: None,
         keep_mm,
@@ -293,17 +293,17 @@ fn lots_and_wants_of_one_wire_are_put_together_and_missing_ones_stand_first() {
 fn a_rest_worth_keeping_grows_with_the_wire() {
     assert_eq!(shortest_useful_mm(&Wire::round(Metal::Copper, 0.8, Temper::Soft)), 30.0);
     assert_eq!(shortest_useful_mm(&Wire::round(Metal::Copper, 2.0, Temper::Soft)), 50.0);
-    let kept = Keeping { shortest_useful_mm: Some(70.0), ..keeping(0.0, None) };
+    let kept = StockLevel { shortest_useful_mm: Some(70.0), ..keeping(0.0, None) };
     assert_eq!(kept.useful_mm(), 70.0);
 }
 
 #[rstest]
-#[case(Keeping { keep_mm: -1.0, ..keeping(0.0, None) }, "keep_mm")]
-#[case(Keeping { pack_mm: Some(0.0), ..keeping(0.0, None) }, "pack_mm")]
-#[case(Keeping { shortest_useful_mm: Some(f64::NAN), ..keeping(0.0, None) }, "shortest_useful_mm")]
-#[case(Keeping { pack_price: Some(money("-1")), ..keeping(0.0, None) }, "pack_price")]
-#[case(Keeping { source: "x".repeat(121), ..keeping(0.0, None) }, "source")]
-fn what_is_wrong_with_a_keeping_is_said(#[case] keeping: Keeping, #[case] field: &str) {
+#[case(StockLevel { keep_mm: -1.0, ..keeping(0.0, None) }, "keep_mm")]
+#[case(StockLevel { pack_mm: Some(0.0), ..keeping(0.0, None) }, "pack_mm")]
+#[case(StockLevel { shortest_useful_mm: Some(f64::NAN), ..keeping(0.0, None) }, "shortest_useful_mm")]
+#[case(StockLevel { pack_price: Some(money("-1")), ..keeping(0.0, None) }, "pack_price")]
+#[case(StockLevel { source: "x".repeat(121), ..keeping(0.0, None) }, "source")]
+fn what_is_wrong_with_a_keeping_is_said(#[case] keeping: StockLevel, #[case] field: &str) {
     assert_eq!(keeping.check().unwrap_err().0[0].field, field);
 }
 

@@ -4,6 +4,7 @@ use axum::extract::Request;
 use axum::http::{StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use lorimant_core::words::quoted;
+use lorimant_text::{Language, text};
 use rand::RngCore;
 use rust_embed::RustEmbed;
 
@@ -20,7 +21,7 @@ const NONCE: &str = "__NONCE__";
 pub(crate) async fn serve(request: Request) -> Response {
     let path = request.uri().path();
     if path.starts_with("/api/") {
-        return Problem::missing(format!("There is nothing at {}.", quoted(path))).into_response();
+        return Problem::missing(text!("api-assets-nothing-at", path = quoted(path))).into_response();
     }
     match Assets::get(path.trim_start_matches('/')) {
         Some(file) if path != "/index.html" => {
@@ -32,7 +33,7 @@ pub(crate) async fn serve(request: Request) -> Response {
                 .into_response()
         }
         _ if path.contains('.') && path != "/index.html" => {
-            Problem::missing(format!("There is nothing at {}.", quoted(path))).into_response()
+            Problem::missing(text!("api-assets-nothing-at", path = quoted(path))).into_response()
         }
         _ => page(),
     }
@@ -41,13 +42,15 @@ pub(crate) async fn serve(request: Request) -> Response {
 /// The page, with a fresh nonce so that only its own style sheets count.
 fn page() -> Response {
     let Some(file) = Assets::get("index.html") else {
-        let said = "The front end is not built. Run `cargo xtask demo`, which builds it.";
-        return (StatusCode::SERVICE_UNAVAILABLE, said).into_response();
+        return (StatusCode::SERVICE_UNAVAILABLE, text!("api-assets-not-built")).into_response();
     };
     let mut bytes = [0u8; 16];
     rand::rng().fill_bytes(&mut bytes);
     let nonce: String = bytes.iter().map(|byte| format!("{byte:02x}")).collect();
-    let page = String::from_utf8_lossy(&file.data).replace(NONCE, &nonce);
+    let mut page = String::from_utf8_lossy(&file.data).replace(NONCE, &nonce);
+    if lorimant_text::spoken() == Language::Pseudo {
+        page = page.replace("lang=\"en\"", "lang=\"en-x-pseudo\"");
+    }
     let policy = format!(
         "default-src 'none'; script-src 'self'; style-src 'self' 'nonce-{nonce}'; font-src 'self'; img-src 'self' \
          data: blob:; connect-src 'self'; manifest-src 'self'; base-uri 'none'; form-action 'none'; frame-ancestors \

@@ -1,6 +1,7 @@
 //! The device a request comes from, as a person would name it: what was written remembers it, so that whoever takes
 //! something back is told who went on with it.
 
+use lorimant_text::{Text, text};
 use std::cell::RefCell;
 use std::net::SocketAddr;
 
@@ -26,28 +27,27 @@ const BROWSERS: [(&str, &str); 5] = [
 ];
 
 /// Systems by a word of the user agent, in the order they are told apart.
-const SYSTEMS: [(&str, &str); 7] = [
-    ("iPhone", "an iPhone"),
-    ("iPad", "an iPad"),
-    ("Android", "Android"),
-    ("Windows", "Windows"),
-    ("Mac OS", "a Mac"),
-    ("CrOS", "a Chromebook"),
-    ("Linux", "Linux"),
+const SYSTEMS: [(&str, Text); 7] = [
+    ("iPhone", Text::named("api-device-iphone")),
+    ("iPad", Text::named("api-device-ipad")),
+    ("Android", Text::named("api-device-android")),
+    ("Windows", Text::named("api-device-windows")),
+    ("Mac OS", Text::named("api-device-mac")),
+    ("CrOS", Text::named("api-device-chromebook")),
+    ("Linux", Text::named("api-device-linux")),
 ];
 
 /// Names the device of a request: `Firefox on Linux`, `Chrome on Android (192.168.1.20)`.
 #[must_use]
 pub(crate) fn named(headers: &HeaderMap, from: Option<SocketAddr>) -> String {
     let agent = headers.get(header::USER_AGENT).and_then(|agent| agent.to_str().ok()).unwrap_or_default();
-    let of = |all: &[(&str, &'static str)]| {
-        all.iter().find(|(word, _)| agent.contains(word)).map(|(_, named)| *named)
-    };
-    let name = match (of(&BROWSERS), of(&SYSTEMS)) {
-        (Some(browser), Some(system)) => format!("{browser} on {system}"),
+    let browser = BROWSERS.iter().find(|(word, _)| agent.contains(word)).map(|(_, named)| *named);
+    let system = SYSTEMS.iter().find(|(word, _)| agent.contains(word)).map(|(_, named)| *named);
+    let name = match (browser, system) {
+        (Some(browser), Some(system)) => text!("api-device-on", browser, system),
         (Some(browser), None) => browser.to_owned(),
-        (None, Some(system)) => format!("a program on {system}"),
-        (None, None) => "a program".to_owned(),
+        (None, Some(system)) => text!("api-device-program-on", system),
+        (None, None) => text!("api-device-program").to_owned(),
     };
     match from.map(|from| from.ip().to_canonical()).filter(|ip| !ip.is_loopback()) {
         Some(ip) => format!("{name} ({ip})"),

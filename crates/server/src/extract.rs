@@ -4,14 +4,16 @@ use axum::body::Bytes;
 use axum::extract::{self, FromRequest, FromRequestParts, Request};
 use axum::http::StatusCode;
 use axum::http::request::Parts;
-use lorimant_core::fault::{Fault, Faults};
+use lorimant_core::fault::Fault;
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::words::quoted;
 use serde::de::DeserializeOwned;
 use serde_json::Value;
 
+use crate::decode;
 use crate::problem::Problem;
 use crate::state::State;
+use lorimant_text::text;
 
 /// A JSON body, refused with a sentence at the field where it cannot be understood. Wherever it names a lot of wire, what
 /// the workshop has learned of that lot by now stands in it: no handler can forget to ask.
@@ -78,7 +80,7 @@ impl<S: Send + Sync> FromRequest<S> for Text {
         let bytes = whole(request, state).await?;
         String::from_utf8(bytes.into()).map(Self).map_err(|error| {
             let at = error.utf8_error().valid_up_to();
-            Problem::unreadable(format!("The file is not UTF-8 text: byte {} is wrong.", at + 1))
+            Problem::unreadable(text!("api-extract-file-not-utf-8-text", at = at + 1))
         })
     }
 }
@@ -88,7 +90,7 @@ async fn whole<S: Send + Sync>(request: Request, state: &S) -> Result<Bytes, Pro
         if rejection.status() == StatusCode::PAYLOAD_TOO_LARGE {
             return Problem::too_large();
         }
-        Problem::unreadable("The request ended too early.")
+        Problem::unreadable(text!("api-extract-request-ended-too-early"))
     })
 }
 
@@ -101,10 +103,7 @@ impl<S: Send + Sync, T: DeserializeOwned + Send> FromRequestParts<S> for Path<T>
     async fn from_request_parts(parts: &mut Parts, state: &S) -> Result<Self, Problem> {
         let read = extract::Path::<T>::from_request_parts(parts, state).await;
         read.map(|extract::Path(named)| Self(named)).map_err(|_| {
-            Problem::missing(format!(
-                "There is nothing at {}: its number cannot be read.",
-                quoted(parts.uri.path())
-            ))
+            Problem::missing(text!("api-extract-there-nothing-at-its-number", uri = quoted(parts.uri.path())))
         })
     }
 }
@@ -115,14 +114,10 @@ pub(crate) struct Query<T>(pub T);
 impl<S: Send + Sync, T: DeserializeOwned> FromRequestParts<S> for Query<T> {
     type Rejection = Problem;
 
-    async fn from_request_parts(parts: &mut Parts, state: &S) -> Result<Self, Problem> {
-        let read = extract::Query::<T>::from_request_parts(parts, state).await;
-        read.map(|extract::Query(asked)| Self(asked)).map_err(|rejection| {
-            let said = rejection.body_text();
-            let said = said.split_once(": ").map_or(said.as_str(), |(_, said)| said);
-            let (field, said) = said.split_once(": ").unwrap_or(("", said));
-            fault_of(field, said).into()
-        })
+    async fn from_request_parts(parts: &mut Parts, _: &S) -> Result<Self, Problem> {
+        let asked = form_urlencoded::parse(parts.uri.query().unwrap_or_default().as_bytes());
+        let pairs: Vec<(String, String)> = asked.into_owned().collect();
+        Ok(Self(decode::pairs(&pairs)?))
     }
 }
 
@@ -130,71 +125,18 @@ impl<S: Send + Sync, T: DeserializeOwned> FromRequestParts<S> for Query<T> {
 pub(crate) fn understand<T: DeserializeOwned>(bytes: &[u8]) -> Result<T, Problem> {
     // Records go by the names of their fields, never by their order.
     if bytes.trim_ascii_start().first() == Some(&b'[') {
-        return Err(Fault::new("", "This is a list; it must be an object with named fields.").into());
+        return Err(Fault::new("", text!("api-extract-this-list-must-be-object")).into());
     }
-    let mut from = serde_json::Deserializer::from_slice(bytes);
-    let read = serde_path_to_error::deserialize(&mut from);
-    let value = read.map_err(|error| {
-        let path = error.path().to_string();
-        unreadable(&path, &error.into_inner())
+    let refused = match serde_json::from_slice(bytes) {
+        Ok(read) => return Ok(read),
+        Err(refused) => refused,
+    };
+    let value: Value = serde_json::from_slice(bytes).map_err(|error| {
+        let (line, column) = (error.line(), error.column());
+        Problem::unreadable(text!("api-extract-not-json", line, column))
     })?;
-    from.end().map_err(|error| unreadable(".", &error))?;
-    Ok(value)
-}
-
-fn unreadable(path: &str, error: &serde_json::Error) -> Problem {
-    use serde_json::error::Category;
-    let path = if path == "." { "" } else { path };
-    let said = error.to_string();
-    let said = said.split(" at line ").next().unwrap_or_default();
-    match error.classify() {
-        Category::Data => Faults::from(fault_of(path, said)).into(),
-        Category::Syntax if said == "number out of range" => {
-            Faults::from(Fault::new(path, "This number is too large.")).into()
-        }
-        _ => Problem::unreadable(format!(
-            "The request is not JSON: {said} in line {}, column {}.",
-            error.line(),
-            error.column()
-        )),
-    }
-}
-
-/// Serde's own words for a misfit, as a sentence for a person; what was sent is repeated as far as a sentence carries.
-fn fault_of(path: &str, said: &str) -> Fault {
-    const CARRIES: usize = 300;
-    let shorter: String = said.chars().take(CARRIES).collect();
-    let said = if shorter.len() < said.len() { &format!("{shorter}…") } else { said };
-    let quoted = |text: &str| text.split('`').nth(1).unwrap_or_default().to_owned();
-    let inside = |name: &str| if path.is_empty() { name.to_owned() } else { format!("{path}.{name}") };
-    if said.starts_with("unknown field") {
-        let name = quoted(said);
-        let known: Vec<&str> = said.split('`').skip(3).step_by(2).collect();
-        // The path ends at the unknown field itself where the reader had already stepped into it.
-        let at = if path.ends_with(&name) { path.to_owned() } else { inside(&name) };
-        return Fault::new(at, format!("“{name}” is not a field here. Known: {}.", known.join(", ")));
-    }
-    if said.starts_with("missing field") {
-        let name = quoted(said);
-        return Fault::new(inside(&name), format!("“{name}” is missing."));
-    }
-    if let Some(rest) = said.strip_prefix("invalid type: ").or_else(|| said.strip_prefix("invalid value: ")) {
-        let (got, wanted) = rest.split_once(", expected ").unwrap_or((rest, "something else"));
-        let wanted = match wanted {
-            "f64" => "a number",
-            "u32" => "a whole number from 0 to 4294967295",
-            "a string" => "text",
-            other if other.starts_with("struct ") => "an object with named fields",
-            other => other,
-        };
-        return Fault::new(path, format!("This is {got}; it must be {wanted}."));
-    }
-    // A date or a time that is none, in the words of its reader.
-    if said.starts_with("failed to parse") || said.contains("digit year") {
-        let said = "This cannot be read. Write a day as 2026-03-02, a time of day as 18:00, a moment as \
-                    2026-03-02T17:00:00Z.";
-        return Fault::new(path, said);
-    }
-    let full_stop = if said.ends_with('.') { "" } else { "." };
-    Fault::new(path, format!("{said}{full_stop}"))
+    decode::json::<T>(&value)?;
+    // It fits once each name counts once.
+    let (line, column) = (refused.line(), refused.column());
+    Err(Fault::new("", text!("api-extract-field-twice", line, column)).into())
 }

@@ -12,6 +12,7 @@ use crate::hosts::Hosts;
 use crate::problem::Problem;
 use crate::progress;
 use crate::state::State;
+use lorimant_text::text;
 
 /// Refuses requests addressed to another host (a page elsewhere that rebinds its name to this
 /// machine) or sent by a page of another origin; then asks for the passphrase where one is set.
@@ -22,7 +23,7 @@ pub(crate) async fn check(Shared(state): Shared<State>, request: Request, next: 
     let path = request.uri().path();
     let open = !path.starts_with("/api/") || path == "/api/session" || path == "/api/health";
     if !open && state.sessions.wanted() && !state.sessions.knows(request.headers()) {
-        return Problem::locked("This workshop is locked. Enter its passphrase.").into_response();
+        return Problem::locked(text!("api-guard-this-workshop-locked-enter-its")).into_response();
     }
     let from = request.extensions().get::<SocketAddr>().copied();
     let device = device::named(request.headers(), from);
@@ -34,12 +35,12 @@ fn is_ours(headers: &HeaderMap, hosts: &Hosts) -> Result<(), Problem> {
     let text = |name: HeaderName| headers.get(name).map(|value| value.to_str().unwrap_or("?"));
     let host = text(header::HOST).unwrap_or_default();
     if !hosts.allows(host) {
-        return Err(Problem::refused("This server does not answer to that host name."));
+        return Err(Problem::refused(text!("api-guard-this-server-does-not-answer")));
     }
     if let Some(origin) = text(header::ORIGIN) {
         let from = origin.strip_prefix("http://").or_else(|| origin.strip_prefix("https://"));
         if !from.is_some_and(|from| from.eq_ignore_ascii_case(host)) {
-            return Err(Problem::refused("Requests from pages of another site are refused."));
+            return Err(Problem::refused(text!("api-guard-requests-from-pages-another-site")));
         }
     }
     Ok(())

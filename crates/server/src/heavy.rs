@@ -1,6 +1,7 @@
 //! Heavy work: one piece for each core, in a queue with an end, and stopped when nobody waits for it any more. So whatever
 //! is asked, the other requests are answered. What may take minutes has a lane of its own: nobody's print waits for it.
 
+use lorimant_text::Text;
 use std::sync::Arc;
 use std::sync::atomic::{AtomicBool, Ordering};
 
@@ -10,8 +11,7 @@ use tokio::sync::{OwnedSemaphorePermit, Semaphore};
 const MOST_WAITING: usize = 24;
 
 /// What is said then.
-pub(crate) const BUSY: &str =
-    "The server is busy with other long work. Nothing was changed; try again in a few seconds.";
+pub(crate) const BUSY: Text = Text::named("api-heavy-server-busy-with-other-long");
 
 /// The queue of a running server's heavy work.
 #[derive(Clone)]

@@ -4,7 +4,7 @@ use jiff::Timestamp;
 use jiff::civil::Date;
 use jiff::tz::TimeZone;
 use lorimant_core::bench::Batch;
-use lorimant_core::bench::sittings::agenda::Hold;
+use lorimant_core::bench::sittings::agenda::ScheduleChange;
 use lorimant_core::bench::sittings::hours::Hours;
 use lorimant_core::chain::ChainRequest;
 use lorimant_core::chain::weave::Weave;
@@ -13,13 +13,13 @@ use lorimant_core::learn::check::PieceCheck;
 use lorimant_core::order::{Bag, Order};
 use lorimant_core::pattern::{self, MOST_PIECES, PatternRequest};
 use lorimant_core::piece::Piece;
-use lorimant_core::rack::stock::buying::Keeping;
+use lorimant_core::rack::stock::buying::StockLevel;
 use lorimant_core::rack::stock::scrap::MetalPrice;
 use lorimant_core::rack::stock::{Lot, check_money};
 use lorimant_core::ring::{self, RingRequest};
 use lorimant_core::tool::cutting::Blade;
 use lorimant_core::tool::gear::Gear;
-use lorimant_core::tool::hand::Hand;
+use lorimant_core::tool::hand::HandSpread;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::method::Methods;
 use lorimant_core::tool::plier::Plier;
@@ -33,6 +33,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
 use crate::paper::LabelPaper;
+use lorimant_text::text;
 
 /// A ring plan with its name.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -109,7 +110,7 @@ pub(crate) struct Settings {
     pub metal_prices: Vec<MetalPrice>,
     /// How even the handwork is.
     #[serde(default)]
-    pub hand: Hand,
+    pub hand: HandSpread,
     /// The workshop's methods, where makers differ.
     #[serde(default, alias = "schools")]
     pub methods: Methods,
@@ -163,7 +164,7 @@ impl Default for Settings {
             currency: String::new(),
             hour_rate: Decimal::ZERO,
             metal_prices: vec![],
-            hand: Hand::default(),
+            hand: HandSpread::default(),
             methods: Methods::default(),
             gear: Gear::default(),
             hours: Hours::default(),
@@ -191,7 +192,7 @@ impl Settings {
 
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
-        faults.keep(check_text("workshop_name", "workshop's name", &self.workshop_name, 60));
+        faults.keep(check_text("workshop_name", text!("api-kept-workshops-name"), &self.workshop_name, 60));
         faults.keep(check_text("currency", "currency", &self.currency, 8));
         faults.keep(check_money("hour_rate", Some(self.hour_rate)));
         faults.nest("hand", self.hand.check());
@@ -201,8 +202,7 @@ impl Settings {
         faults.nest("hours", self.hours.check());
         faults.nest("labels", self.labels.check());
         if !self.time_zone.is_empty() && TimeZone::get(&self.time_zone).is_err() {
-            let said =
-                format!("There is no time zone {}. Write it as Europe/Vienna.", quoted(&self.time_zone));
+            let said = text!("api-kept-there-no-time-zone-write", time_zone = quoted(&self.time_zone));
             faults.add(Fault::new("time_zone", said));
         }
         for (i, price) in self.metal_prices.iter().enumerate() {
@@ -313,7 +313,7 @@ impl Kept for Lot {
     }
 }
 
-impl Kept for Keeping {
+impl Kept for StockLevel {
     fn name(&self) -> String {
         self.wire.shown(LengthUnit::Mm)
     }
@@ -323,7 +323,7 @@ impl Kept for Keeping {
     }
 
     fn check(&self) -> Result<(), Faults> {
-        Keeping::check(self)
+        StockLevel::check(self)
     }
 }
 
@@ -383,11 +383,11 @@ impl Kept for Bag {
     }
 }
 
-impl Kept for Hold {
+impl Kept for ScheduleChange {
     fn name(&self) -> String {
         match self {
-            Self::NotBefore { step_n, .. } => format!("step {step_n}, pinned"),
-            Self::Parted { step_n, .. } => format!("step {step_n}, split"),
+            Self::NotBefore { step_n, .. } => text!("api-kept-step-pinned", step_n),
+            Self::Parted { step_n, .. } => text!("api-kept-step-split", step_n),
             Self::Skipped { .. } => "skipped".to_owned(),
         }
     }
@@ -399,12 +399,12 @@ impl Kept for Hold {
 
 impl Kept for Pick {
     fn name(&self) -> String {
-        format!("{} of {}", self.pieces_n, self.entry)
+        text!("api-kept-of", pieces_n = self.pieces_n, entry = self.entry)
     }
 
     fn check(&self) -> Result<(), Faults> {
         if self.pieces_n == 0 || self.pieces_n > MOST_PIECES {
-            let said = format!("{} is not a number of pieces. Enter 1 to {MOST_PIECES}.", self.pieces_n);
+            let said = text!("api-kept-not-number-pieces-enter-1", pieces_n = self.pieces_n, MOST_PIECES);
             return Err(Fault::new("pieces_n", said).limit(f64::from(MOST_PIECES)).into());
         }
         Ok(())
@@ -415,7 +415,7 @@ impl Kept for Pick {
 fn named(noun: &str, name: &str, note: &str, request: Option<Faults>) -> Result<(), Faults> {
     let mut faults = Faults::none();
     if name.trim().is_empty() {
-        let said = format!("Enter a name for the {noun}.");
+        let said = text!("api-kept-enter-name-for", noun);
         faults.add(Fault::new("name", said));
     }
     faults.keep(check_text("name", "name", name, 80));

@@ -3,6 +3,7 @@
 //! No rule or formula of the trade lives here; those are in `lorimant_core`.
 
 mod assets;
+mod decode;
 mod demo;
 mod device;
 mod document;

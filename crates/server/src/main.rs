@@ -94,6 +94,17 @@ struct Serve {
     /// Load the demo workshop if the file is new.
     #[arg(long)]
     demo: bool,
+    /// The language of every text; `pseudo` is English in other letters, so that a text outside the catalogues is seen.
+    #[arg(long, value_enum, default_value_t)]
+    language: Language,
+}
+
+/// A language that can be chosen.
+#[derive(Debug, Clone, Copy, Default, clap::ValueEnum)]
+enum Language {
+    #[default]
+    English,
+    Pseudo,
 }
 
 fn main() -> anyhow::Result<()> {
@@ -126,6 +137,10 @@ fn print(text: &str) -> anyhow::Result<()> {
 const LAST_WORK: Duration = Duration::from_secs(1);
 
 async fn run(options: Serve) -> anyhow::Result<()> {
+    lorimant_text::speak(match options.language {
+        Language::English => lorimant_text::Language::English,
+        Language::Pseudo => lorimant_text::Language::Pseudo,
+    });
     let is_new = !options.data.exists();
     if let Some(folder) = options.data.parent() {
         std::fs::create_dir_all(folder)
@@ -218,12 +233,9 @@ fn back_up(data: &Path, to: &Path) -> anyhow::Result<()> {
 fn restore(from: &Path, data: &Path) -> anyhow::Result<()> {
     let kept =
         Store::restore_file(from, data).with_context(|| format!("cannot restore {}", data.display()))?;
-    print(&format!(
-        "All of {} is in {} now. What it replaced is kept in {}.",
-        from.display(),
-        data.display(),
-        kept.display()
-    ))
+    let replaced =
+        kept.map_or_else(String::new, |kept| format!(" What it replaced is kept in {}.", kept.display()));
+    print(&format!("All of {} is in {} now.{replaced}", from.display(), data.display()))
 }
 
 fn check(data: &Path) -> anyhow::Result<()> {

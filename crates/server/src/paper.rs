@@ -1,6 +1,7 @@
 //! The paper labels are printed on: one label, and how many of them stand on a sheet.
 
 use lorimant_core::fault::{Fault, Faults, Span};
+use lorimant_text::{Text, fixed, text};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
@@ -53,28 +54,32 @@ impl LabelPaper {
         let mut faults = Faults::none();
         let size = |noun, least, most| Span { noun, unit: " mm", least, most };
         for (field, value, span) in [
-            ("width_mm", self.width_mm, size("label", 30.0, 200.0)),
-            ("height_mm", self.height_mm, size("height of a label", 20.0, 150.0)),
-            ("left_mm", self.left_mm, size("left margin", 0.0, 300.0)),
-            ("top_mm", self.top_mm, size("upper margin", 0.0, 300.0)),
-            ("gap_across_mm", self.gap_across_mm, size("gap", 0.0, 100.0)),
-            ("gap_down_mm", self.gap_down_mm, size("gap", 0.0, 100.0)),
-            ("sheet_width_mm", self.sheet_width_mm, size("sheet", 50.0, 500.0)),
-            ("sheet_height_mm", self.sheet_height_mm, size("height of the sheet", 50.0, 700.0)),
+            ("width_mm", self.width_mm, size(Text::named("api-paper-label"), 30.0, 200.0)),
+            ("height_mm", self.height_mm, size(Text::named("api-paper-height-label"), 20.0, 150.0)),
+            ("left_mm", self.left_mm, size(Text::named("api-paper-left-margin"), 0.0, 300.0)),
+            ("top_mm", self.top_mm, size(Text::named("api-paper-upper-margin"), 0.0, 300.0)),
+            ("gap_across_mm", self.gap_across_mm, size(Text::named("api-paper-gap"), 0.0, 100.0)),
+            ("gap_down_mm", self.gap_down_mm, size(Text::named("api-paper-gap"), 0.0, 100.0)),
+            ("sheet_width_mm", self.sheet_width_mm, size(Text::named("api-paper-sheet"), 50.0, 500.0)),
+            (
+                "sheet_height_mm",
+                self.sheet_height_mm,
+                size(Text::named("api-paper-height-sheet"), 50.0, 700.0),
+            ),
         ] {
             faults.keep(span.check(field, value));
         }
         for (field, n, most) in [("columns_n", self.columns_n, 12), ("rows_n", self.rows_n, 30)] {
             if n == 0 || n > most {
-                let said =
-                    format!("{n} labels do not fit side by side or below each other. Enter 1 to {most}.");
+                let said = text!("api-paper-labels-do-not-fit-side", n, most);
                 faults.add(Fault::new(field, said).limit(f64::from(most)));
             }
         }
         if faults.is_empty() {
             let (across, down) = (self.across_mm(self.columns_n), self.down_mm(self.rows_n));
             let over = |field: &str, mm: f64, sheet: f64| {
-                let said = format!("That many labels need {mm:.1} mm, and the sheet has {sheet:.1} mm.");
+                let said =
+                    text!("api-paper-that-many-labels-need-mm", mm = fixed(mm, 1), sheet = fixed(sheet, 1));
                 (mm - sheet > 0.05).then(|| Fault::new(field, said).limit(sheet))
             };
             let wide = over("columns_n", across - self.gap_across_mm, self.sheet_width_mm);

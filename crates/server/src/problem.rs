@@ -6,13 +6,14 @@ use axum::Json;
 use axum::http::{HeaderValue, StatusCode, header};
 use axum::response::{IntoResponse, Response};
 use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::words::{counted, quoted};
+use lorimant_core::words::quoted;
 use rusqlite::ErrorCode;
 use serde::Serialize;
 use utoipa::ToSchema;
 
 use crate::heavy::BUSY;
 use crate::store::StoreError;
+use lorimant_text::text;
 
 /// What went wrong, as `application/problem+json`.
 #[derive(Debug, Clone, Serialize, ToSchema)]
@@ -43,46 +44,72 @@ impl Problem {
     }
 
     pub fn locked(detail: impl Into<String>) -> Self {
-        Self::new(StatusCode::UNAUTHORIZED, "/problems/locked", "Passphrase required", detail)
+        Self::new(
+            StatusCode::UNAUTHORIZED,
+            "/problems/locked",
+            text!("api-problem-passphrase-required"),
+            detail,
+        )
     }
 
     /// The passphrase was typed wrong too often: so long nothing is listened to.
     pub fn too_soon(left: Duration) -> Self {
         let seconds = left.as_secs() + 1;
-        let said =
-            format!("The passphrase was wrong several times. Try again in {}.", counted(seconds, "second"));
-        Self::new(StatusCode::TOO_MANY_REQUESTS, "/problems/too-soon", "Too many attempts", said)
+        let said = text!(
+            "api-problem-passphrase-was-wrong-several-times",
+            seconds = text!("count-second", n = seconds)
+        );
+        Self::new(
+            StatusCode::TOO_MANY_REQUESTS,
+            "/problems/too-soon",
+            text!("api-problem-too-many-attempts"),
+            said,
+        )
     }
 
     pub fn missing(detail: impl Into<String>) -> Self {
-        Self::new(StatusCode::NOT_FOUND, "/problems/missing", "Not found", detail)
+        Self::new(StatusCode::NOT_FOUND, "/problems/missing", text!("api-problem-not-found"), detail)
     }
 
     /// A file of a name that is not made; `made` says which are.
     pub fn no_such_file(what: &str, name: &str, made: &str) -> Self {
-        Self::missing(format!("{what} not available as {}. Available: {made}.", quoted(name)))
+        Self::missing(text!("api-problem-not-available-as-available", what, name = quoted(name), made))
     }
 
     pub fn unreadable(detail: impl Into<String>) -> Self {
-        Self::new(StatusCode::BAD_REQUEST, "/problems/unreadable", "Invalid request", detail)
+        Self::new(
+            StatusCode::BAD_REQUEST,
+            "/problems/unreadable",
+            text!("api-problem-invalid-request"),
+            detail,
+        )
     }
 
     /// There is something here, but not to be asked so.
     pub fn wrong_method() -> Self {
-        let said = "This address does not accept that method. See /api/openapi.json.";
-        Self::new(StatusCode::METHOD_NOT_ALLOWED, "/problems/wrong-method", "Method not allowed", said)
+        let said = text!("api-problem-this-address-does-not-accept");
+        Self::new(
+            StatusCode::METHOD_NOT_ALLOWED,
+            "/problems/wrong-method",
+            text!("api-problem-method-not-allowed"),
+            said,
+        )
     }
 
     pub fn too_large() -> Self {
-        let said = "The request is too large for this server.";
-        Self::new(StatusCode::PAYLOAD_TOO_LARGE, "/problems/too-large", "Too large", said)
+        let said = text!("api-problem-request-too-large-for-this");
+        Self::new(StatusCode::PAYLOAD_TOO_LARGE, "/problems/too-large", text!("api-problem-too-large"), said)
     }
 
     /// An instrument does not answer; `instead` says what can be done without it.
     pub fn no_device(what: &str, error: &std::io::Error, instead: &str) -> Self {
-        let said =
-            format!("The {what} does not answer: {error}. Check that it is on and connected, or {instead}.");
-        Self::new(StatusCode::SERVICE_UNAVAILABLE, "/problems/no-device", "No answer", said)
+        let said = text!("api-problem-does-not-answer-check-that", what, error, instead);
+        Self::new(
+            StatusCode::SERVICE_UNAVAILABLE,
+            "/problems/no-device",
+            text!("api-problem-no-answer"),
+            said,
+        )
     }
 
     /// The same, seen from a larger record: its faults stand within it.
@@ -93,11 +120,16 @@ impl Problem {
 
     /// The file cannot be written as things are; the sentence says how it can.
     fn no_file(detail: impl Into<String>) -> Self {
-        Self::new(StatusCode::SERVICE_UNAVAILABLE, "/problems/no-file", "Not saved", detail)
+        Self::new(
+            StatusCode::SERVICE_UNAVAILABLE,
+            "/problems/no-file",
+            text!("api-problem-not-saved"),
+            detail,
+        )
     }
 
     fn unwritten() -> Self {
-        Self::internal("The workshop's file could not be read or written. Nothing was changed.")
+        Self::internal(text!("api-problem-workshops-file-could-not-be"))
     }
 
     /// Too much long work is waiting.
@@ -106,14 +138,24 @@ impl Problem {
     }
 
     pub fn internal(detail: impl Into<String>) -> Self {
-        Self::new(StatusCode::INTERNAL_SERVER_ERROR, "/problems/internal", "Internal error", detail)
+        Self::new(
+            StatusCode::INTERNAL_SERVER_ERROR,
+            "/problems/internal",
+            text!("api-problem-internal-error"),
+            detail,
+        )
     }
 }
 
 impl From<Faults> for Problem {
     fn from(faults: Faults) -> Self {
         let status = StatusCode::UNPROCESSABLE_ENTITY;
-        let mut problem = Self::new(status, "/problems/cannot-be-made", "Invalid input", faults.to_string());
+        let mut problem = Self::new(
+            status,
+            "/problems/cannot-be-made",
+            text!("api-problem-invalid-input"),
+            faults.to_string(),
+        );
         problem.errors = faults.0;
         problem
     }
@@ -137,12 +179,19 @@ impl From<StoreError> for Problem {
         match error {
             StoreError::Missing { .. } => Self::missing(sentence),
             StoreError::Refused(faults) => faults.into(),
-            StoreError::NotUndoable(_) => {
-                Self::new(StatusCode::CONFLICT, "/problems/conflict", "Cannot undo", sentence)
-            }
+            StoreError::NotUndoable(_) => Self::new(
+                StatusCode::CONFLICT,
+                "/problems/conflict",
+                text!("api-problem-cannot-undo"),
+                sentence,
+            ),
             StoreError::Conflict { current } => {
-                let mut problem =
-                    Self::new(StatusCode::CONFLICT, "/problems/conflict", "Changed elsewhere", sentence);
+                let mut problem = Self::new(
+                    StatusCode::CONFLICT,
+                    "/problems/conflict",
+                    text!("api-problem-changed-elsewhere"),
+                    sentence,
+                );
                 problem.current = Some(current);
                 problem
             }
@@ -152,27 +201,28 @@ impl From<StoreError> for Problem {
             | StoreError::ReadOnly(_) => Self::no_file(sentence),
             StoreError::Unsound(_) | StoreError::Stranger | StoreError::Newer => {
                 let status = StatusCode::UNPROCESSABLE_ENTITY;
-                Self::new(status, "/problems/cannot-be-restored", "Cannot restore", sentence)
+                Self::new(
+                    status,
+                    "/problems/cannot-be-restored",
+                    text!("api-problem-cannot-restore"),
+                    sentence,
+                )
             }
             StoreError::Sqlite(ref broken) => {
                 tracing::error!(%error, "store");
                 match broken.sqlite_error_code() {
-                    Some(ErrorCode::DiskFull) => Self::no_file(
-                        "Nothing was changed: the disk with the workshop's file is full. Free some space, \
-                         then try again.",
-                    ),
-                    Some(ErrorCode::ReadOnly | ErrorCode::PermissionDenied) => Self::no_file(
-                        "Nothing was changed: the workshop's file is read-only. Let this program write to \
-                         it and to its folder.",
-                    ),
-                    Some(ErrorCode::DatabaseBusy | ErrorCode::DatabaseLocked) => Self::no_file(
-                        "Nothing was changed: another program is using the workshop's file. Close it, then \
-                         try again.",
-                    ),
-                    Some(ErrorCode::SystemIoFailure) => Self::no_file(
-                        "Nothing was changed: the workshop's file could not be written. Check that the disk \
-                         has space and the file is still there, then try again.",
-                    ),
+                    Some(ErrorCode::DiskFull) => {
+                        Self::no_file(text!("api-problem-nothing-was-changed-disk-with"))
+                    }
+                    Some(ErrorCode::ReadOnly | ErrorCode::PermissionDenied) => {
+                        Self::no_file(text!("api-problem-nothing-was-changed-workshops-file"))
+                    }
+                    Some(ErrorCode::DatabaseBusy | ErrorCode::DatabaseLocked) => {
+                        Self::no_file(text!("api-problem-nothing-was-changed-another-program"))
+                    }
+                    Some(ErrorCode::SystemIoFailure) => {
+                        Self::no_file(text!("api-problem-nothing-was-changed-workshops-file-could"))
+                    }
                     _ => Self::unwritten(),
                 }
             }

@@ -9,6 +9,7 @@ use std::sync::{Arc, Mutex, MutexGuard, PoisonError};
 use axum::http::HeaderMap;
 
 use crate::heavy::StillWanted;
+use crate::problem::Problem;
 
 /// The header in which a request names itself.
 const NAME: &str = "request-name";
@@ -75,6 +76,13 @@ pub(crate) struct Progress {
 #[error("nobody waits for this any more")]
 pub(crate) struct Unwanted;
 
+/// Nobody reads it: who asked has gone.
+impl From<Unwanted> for Problem {
+    fn from(_: Unwanted) -> Self {
+        Self::busy()
+    }
+}
+
 impl Progress {
     /// It takes so many steps.
     pub fn takes(&self, steps_n: u64) {
@@ -88,6 +96,15 @@ impl Progress {
     pub fn step(&self) -> Result<(), Unwanted> {
         self.steps.done_n.fetch_add(1, Ordering::Relaxed);
         if self.still_wanted() { Ok(()) } else { Err(Unwanted) }
+    }
+
+    /// So much of it is done, from 0 to 1; gives whether anybody waits for the rest.
+    pub fn is_at(&self, share: f64) -> bool {
+        const PARTS: u64 = 1000;
+        self.takes(PARTS);
+        #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "0 to 1000")]
+        self.steps.done_n.store((share.clamp(0.0, 1.0) * PARTS as f64) as u64, Ordering::Relaxed);
+        self.still_wanted()
     }
 
     /// Whether anybody still waits.

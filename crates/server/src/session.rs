@@ -15,6 +15,7 @@ use tokio::task::JoinHandle;
 
 use crate::store::sessions::{self, Session, Token};
 use crate::store::{Store, StoreError};
+use lorimant_text::text;
 
 const COOKIE: &str = "lorimant_session";
 /// A session that is not used for so long is over, s: a working day and the evening.
@@ -37,7 +38,7 @@ const LOOK: Duration = Duration::from_secs(1);
 /// A sentence when it is shorter than ten characters, blanks at its ends left out.
 pub fn hash_passphrase(passphrase: &str) -> Result<String, String> {
     if passphrase.trim().chars().count() < 10 {
-        return Err("The passphrase is shorter than 10 characters. A few words make a good one.".to_owned());
+        return Err(text!("api-session-passphrase-shorter-than-10-characters").to_owned());
     }
     let mut salt = [0u8; 16];
     rand::rng().fill_bytes(&mut salt);

@@ -249,7 +249,7 @@ async fn the_buying_list_goes_out_in_whole_packs() {
 async fn keepings_and_scrap_come_back_from_their_tables() {
     let demo = Workshop::demo();
     let other = Workshop::empty();
-    for table in ["keepings.csv", "scrap.csv"] {
+    for table in ["buying.csv", "scrap.csv"] {
         let out = demo.get(&format!("/api/stock/tables/{table}")).await.text();
         let brought = import(&other, &out, false).await;
         assert_eq!(brought.status, StatusCode::OK, "{table}: {}", brought.text());

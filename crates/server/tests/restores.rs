@@ -237,6 +237,86 @@ fn what_is_written_over_underneath_is_noticed_and_left_alone() {
     }
 }
 
+/// How others got at the file of a running server.
+#[derive(Debug, Clone, Copy)]
+enum Meddling {
+    /// A backup was copied into it.
+    Written,
+    /// A backup was moved to where it was.
+    Replaced,
+    /// It was emptied.
+    Emptied,
+    /// It was removed.
+    Removed,
+}
+
+/// The running server goes on with what is there, or with a copy, and keeps what it finds.
+#[rstest::rstest]
+#[case(Meddling::Written)]
+#[case(Meddling::Replaced)]
+#[case(Meddling::Emptied)]
+#[case(Meddling::Removed)]
+#[tokio::test]
+async fn a_running_server_is_brought_to_a_sound_file_again(#[case] meddling: Meddling) {
+    let workshop = Workshop::empty();
+    let file = file_of(&workshop);
+    keep(&workshop, "theirs").await;
+    let backup = workshop.get("/api/backup").await.bytes;
+    keep(&workshop, "mine").await;
+    let wait = tokio::time::Duration::from_millis(600);
+    tokio::time::sleep(wait).await;
+    match meddling {
+        Meddling::Written => std::fs::write(&file, &backup).unwrap(),
+        Meddling::Replaced => {
+            let beside = workshop.folder.path().join("beside");
+            std::fs::write(&beside, &backup).unwrap();
+            std::fs::rename(&beside, &file).unwrap();
+        }
+        Meddling::Emptied => std::fs::write(&file, []).unwrap(),
+        Meddling::Removed => std::fs::remove_file(&file).unwrap(),
+    }
+    assert_eq!(workshop.post("/api/plans", &plan("lost")).await.status, StatusCode::SERVICE_UNAVAILABLE);
+    let state = workshop.get("/api/file").await.json();
+    assert!(state["only_read"].is_string(), "{state}");
+    assert_eq!(state["replaced"], json!(!matches!(meddling, Meddling::Removed)));
+    let used = workshop.post("/api/file/use", &json!({})).await;
+    let usable = matches!(meddling, Meddling::Written | Meddling::Replaced);
+    if usable {
+        assert_eq!(used.status, StatusCode::OK, "{}", used.text());
+    } else {
+        assert_eq!(used.status, StatusCode::UNPROCESSABLE_ENTITY, "{}", used.text());
+        let reply = restore(&workshop, backup.clone()).await;
+        assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    }
+    assert_eq!(names(&workshop).await, ["theirs"]);
+    // Pressed a second time, in another window, it changes nothing.
+    let again = workshop.post("/api/file/use", &json!({})).await;
+    assert_eq!(again.status, StatusCode::UNPROCESSABLE_ENTITY, "{}", again.text());
+    keep(&workshop, "after").await;
+    let state = workshop.get("/api/file").await.json();
+    assert!(state["only_read"].is_null() && state["replaced"] == json!(false), "{state}");
+    // What was found is kept as it was.
+    let copies = workshop.get("/api/copies").await.json();
+    let kept = copies.as_array().unwrap().iter().filter(|copy| copy["why"] == "before-restore").count();
+    assert_eq!(kept, usize::from(!matches!(meddling, Meddling::Removed)));
+    // Another server is kept away from the new file as from the old one.
+    let path = file.clone();
+    let second = tokio::task::spawn_blocking(move || Held::take(&path).map(drop)).await.unwrap();
+    assert!(matches!(second, Err(StoreError::Held(_))), "{second:?}");
+    tokio::time::sleep(wait).await;
+    assert_eq!(plans_in(&file), ["theirs", "after"], "it is in the one file");
+}
+
+/// A file that is as it was opened needs no such thing.
+#[tokio::test]
+async fn a_file_nobody_touched_is_not_put_in_its_own_place() {
+    let workshop = Workshop::empty();
+    keep(&workshop, "mine").await;
+    let used = workshop.post("/api/file/use", &json!({})).await;
+    assert_eq!(used.status, StatusCode::UNPROCESSABLE_ENTITY);
+    assert_eq!(names(&workshop).await, ["mine"]);
+}
+
 /// Pages that are damaged are found at the start: what can be read is read, nothing is written.
 #[test]
 fn a_damaged_file_is_read_and_not_written() {
@@ -411,7 +491,7 @@ fn a_damaged_file_is_restored_by_the_command_line() {
         bytes[page * 4096..page * 4096 + 64].fill(0xAB);
     }
     std::fs::write(&file, &bytes).unwrap();
-    assert!(Store::open(&file).unwrap().only_read().is_some_and(|why| why.contains("lorimant restore")));
+    assert!(Store::open(&file).unwrap().only_read().is_some_and(|why| why.contains("Restore a copy")));
     let (from, data) = (copy.to_str().unwrap(), file.to_str().unwrap());
     let restored = program(&["restore", "--from", from, "--data", data]);
     assert!(restored.status.success(), "{}", said(&restored));

@@ -125,7 +125,11 @@ async fn refusals_name_the_field_and_what_would_be_right(
 #[case("", "not JSON")]
 #[case("{\"wire\": ", "line 1")]
 #[case("[1, 2", "must be an object")]
-#[case("{} trailing", "missing")]
+#[case("{} trailing", "column 4")]
+#[case(
+    "{\"rings_n\": 3, \"wire\": {\"metal\": \"copper\", \"size_mm\": 1}, \"mandrel\": {\"diameter_mm\": 5}, \"rings_n\": 4}",
+    "twice"
+)]
 #[tokio::test]
 async fn malformed_json_is_refused_with_its_place(#[case] body: &'static str, #[case] words: &str) {
     let reply = Workshop::empty().ask("POST", "/api/rings/plan", body).await;

@@ -71,6 +71,22 @@ impl Server {
         Ok(())
     }
 
+    /// Starts it again on the same file, speaking English in other letters.
+    ///
+    /// # Errors
+    /// When it does not come up again.
+    pub async fn speak_pseudo(&self) -> Result<()> {
+        self.stop().await;
+        let mut command = Command::new(program()?);
+        command.args(["serve", "--language", "pseudo", "--port", "0", "--data"]).arg(self.file());
+        let (child, address) = started(&mut command).await?;
+        *self.running.lock().await = Some(child);
+        if let Ok(mut known) = self.address.lock() {
+            *known = address;
+        }
+        Ok(())
+    }
+
     /// Kills it.
     pub async fn stop(&self) {
         if let Some(mut child) = self.running.lock().await.take() {

@@ -28,6 +28,7 @@ use thirtyfour::prelude::*;
 #[case("/measure/fix", "[data-test=what-now]")]
 #[case("/tools", "[data-test=rods]")]
 #[case("/reference", "[data-test=metals]")]
+#[case("/help", "[data-test=help]")]
 fn a_view_can_be_used_by_everyone(#[case] path: &'static str, #[case] there: &'static str) -> Result<()> {
     at_the_bench(move |maker| async move {
         let fits = async || -> Result<()> {

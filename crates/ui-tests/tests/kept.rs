@@ -326,10 +326,24 @@ fn a_file_that_was_moved_is_said_and_nothing_typed_is_lost() -> Result<()> {
         std::fs::rename(&file, &away)?;
         maker.open("/saved").await?;
         maker.sees("[data-test=only-read]", "Nothing is saved for now").await?;
+        maker.click("[data-test=restore-a-copy]").await?;
+        maker.sees("[role=dialog]", "Restore a backup").await?;
         std::fs::rename(&away, &file)?;
         maker.open("/saved").await?;
         maker.find("[data-test=plans] .plan").await?;
-        maker.gone("[data-test=only-read]").await
+        maker.gone("[data-test=only-read]").await?;
+        // A backup that somebody copies into the open file is used from the page.
+        let backup = file.with_extension("backup");
+        std::fs::copy(&file, &backup)?;
+        maker.press(Key::Control + "z").await?;
+        tokio::time::sleep(std::time::Duration::from_millis(600)).await;
+        std::fs::copy(&backup, &file)?;
+        maker.open("/saved").await?;
+        maker.sees("[data-test=only-read]", "wrote over").await?;
+        maker.click("[data-test=use-file]").await?;
+        maker.gone("[data-test=only-read]").await?;
+        maker.open("/saved").await?;
+        maker.find("[data-test=plans] .plan").await.map(drop)
     })
 }
 

@@ -11,6 +11,7 @@ mod losses;
 mod making;
 mod orders;
 mod patterns;
+mod pseudo;
 mod rack;
 mod rings;
 mod sign_in;

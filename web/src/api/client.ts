@@ -1,3 +1,4 @@
+import { t } from '../text'
 import createClient from 'openapi-fetch'
 import type { components, paths } from './schema'
 
@@ -41,7 +42,7 @@ export type AgendaSitting = Schemas['AgendaSitting']
 export type Alone = Schemas['Alone']
 export type BagRow = Schemas['BagRow']
 export type BatchRow = Schemas['BatchRow']
-export type Hold = Schemas['Hold']
+export type ScheduleChange = Schemas['ScheduleChange']
 export type Hours = Schemas['Hours']
 export type LabelPaper = Schemas['LabelPaper']
 export type MadeBag = Schemas['MadeBag']
@@ -96,7 +97,7 @@ export type Problem = Schemas['Problem']
 export type RingRequest = Schemas['RingRequest']
 export type Revisioned = Schemas['Revisioned']
 export type Settings = Schemas['Settings']
-export type SetHolds = Schemas['SetHolds']
+export type SetStrength = Schemas['SetStrength']
 export type Sheet = Schemas['Sheet']
 export type Slot = Schemas['Slot']
 export type Strip = Schemas['Strip']
@@ -109,7 +110,7 @@ export type Cost = Schemas['Cost']
 export type CostRequest = Schemas['CostRequest']
 export type CutPlan = Schemas['CutPlan']
 export type CutRequest = Schemas['CutRequest']
-export type Keeping = Schemas['Keeping']
+export type StockLevel = Schemas['StockLevel']
 export type LedgerLine = Schemas['LedgerLine']
 export type Lot = Schemas['Lot']
 export type LotCut = Schemas['LotCut']
@@ -159,9 +160,9 @@ export async function refusedBy(response: Response): Promise<Refused> {
 export const unreachable = () =>
   new Refused({
     type: '/problems/unreachable',
-    title: 'No answer',
+    title: t('client-no-answer'),
     status: 0,
-    detail: 'The Lorimant server doesn’t answer. Start it again; nothing you saved is lost.',
+    detail: t('client-lorimant-server-doesnt-answer-start'),
     errors: [],
   })
 

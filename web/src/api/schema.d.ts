@@ -1112,6 +1112,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/file/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Goes on with what somebody else put in the place of the workshop's file while the program had it open. */
+        post: operations["use_what_is_there"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/finding-kinds": {
         parameters: {
             query?: never;
@@ -2841,7 +2858,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** A part of the rack as a table: `lots.csv` (those with wire on them), `ledger.csv`, `keepings.csv`, `scrap.csv`. */
+        /** A part of the rack as a table: `lots.csv` (those with wire on them), `ledger.csv`, `buying.csv`, `scrap.csv`. */
         get: operations["rack_table"];
         put?: never;
         post?: never;
@@ -3112,7 +3129,7 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
-         * @description The word for a check.
+         * @description A word of the list about.
          * @enum {string}
          */
         About: "closes" | "wire-through-wire" | "mouth" | "bore" | "piercing" | "skin" | "stem" | "tip" | "melts" | "strain";
@@ -3214,12 +3231,12 @@ export interface components {
             wire: components["schemas"]["Wire"];
         };
         /**
-         * @description The word for a anchor of a text.
+         * @description A word of the list anchor.
          * @enum {string}
          */
         Anchor: "start" | "middle" | "end";
         /**
-         * @description The word for a way of anchoring.
+         * @description A word of the list anchor-by.
          * @enum {string}
          */
         AnchorBy: "thumb" | "hole" | "slot" | "vise";
@@ -3384,7 +3401,7 @@ export interface components {
             place?: string;
         };
         /**
-         * @description The word for a way of balling.
+         * @description A word of the list balls.
          * @enum {string}
          */
         Balls: "bright" | "blackens" | "badly" | "never";
@@ -3537,7 +3554,7 @@ export interface components {
             to: string;
         };
         /**
-         * @description The word for a saw blade.
+         * @description A word of the list blade.
          * @enum {string}
          */
         Blade: "8/0" | "7/0" | "6/0" | "5/0" | "4/0" | "3/0" | "2/0" | "1/0" | "1" | "2" | "3" | "4" | "5" | "6";
@@ -3812,7 +3829,7 @@ export interface components {
             shown: string;
         };
         /**
-         * @description The word for a cause.
+         * @description A word of the list cause.
          * @enum {string}
          */
         Cause: "mark-slipped" | "centre-off" | "blank-off" | "loops-open" | "wire-size" | "hardness" | "rod-off";
@@ -3840,7 +3857,7 @@ export interface components {
             length_mm: number;
             own_weave?: components["schemas"]["Weave"] | null;
             /** @description Its rings. */
-            ring: components["schemas"]["Rings"];
+            ring: components["schemas"]["OfRings"];
             /** @description The weave's word, as `GET /api/weaves` lists them; for an own one its name. */
             weave: string;
         };
@@ -4122,7 +4139,7 @@ export interface components {
             working_out: boolean;
         };
         /**
-         * @description The word for a word of the sentence.
+         * @description A word of the list chain-slot.
          * @enum {string}
          */
         ChainSlot: "chains" | "length" | "weave" | "across" | "temper" | "metal" | "size" | "lot" | "winding" | "mandrel" | "cutting" | "blade" | "second" | "second-metal" | "second-size" | "second-mandrel" | "clasp" | "ease" | "spares" | "spoiled";
@@ -4458,12 +4475,12 @@ export interface components {
             weighed_n: number;
         };
         /**
-         * @description The word for a cleanliness.
+         * @description A word of the list cleanliness.
          * @enum {string}
          */
         Cleanliness: "clean" | "soldered" | "mixed" | "dust";
         /**
-         * @description The word for a way a piece was closed for good.
+         * @description A word of the list closed-by.
          * @enum {string}
          */
         ClosedBy: "fused" | "soldered";
@@ -4508,7 +4525,7 @@ export interface components {
             shift_y_mm: number;
         };
         /**
-         * @description The word for a way of cooling.
+         * @description A word of the list cooling.
          * @enum {string}
          */
         Cooling: "water-at-once" | "water-when-black" | "air" | "slow";
@@ -4602,12 +4619,12 @@ export interface components {
             wire_shown: string;
         };
         /**
-         * @description The word for a what is counted.
+         * @description A word of the list counted.
          * @enum {string}
          */
         Counted: "piece" | "ring" | "coil" | "placing" | "once";
         /**
-         * @description The word for a change of a count.
+         * @description A word of the list counting.
          * @enum {string}
          */
         Counting: "taken-out" | "put-back" | "counted-again";
@@ -4847,7 +4864,7 @@ export interface components {
             trim_mm?: number;
         };
         /**
-         * @description The word for a time of cutting.
+         * @description A word of the list cut-when.
          * @enum {string}
          */
         CutWhen: "first" | "on-spool" | "long";
@@ -4886,7 +4903,7 @@ export interface components {
             sliver_mm: number | null;
         };
         /**
-         * @description The word for a day of the week.
+         * @description A word of the list day.
          * @enum {string}
          */
         Day: "monday" | "tuesday" | "wednesday" | "thursday" | "friday" | "saturday" | "sunday";
@@ -5004,7 +5021,7 @@ export interface components {
             per_m: number;
         };
         /**
-         * @description The word for a drill.
+         * @description A word of the list drill.
          * @enum {string}
          */
         Drill: "ten-loops" | "ten-hooks" | "coil-without-gaps";
@@ -5075,7 +5092,7 @@ export interface components {
             sets: components["schemas"]["DrillSet"][];
         };
         /**
-         * @description The word for a end of the wire.
+         * @description A word of the list end.
          * @enum {string}
          */
         End: "raw" | "flush" | "pinched" | "sawn" | "sheared" | "rounded" | "balled" | "hammered";
@@ -5176,115 +5193,6 @@ export interface components {
                 /** @description What is made, and how many, as it was planned when the batch was begun. */
                 piece: components["schemas"]["Piece"];
                 workshop?: components["schemas"]["Workshop"] | null;
-            };
-            /**
-             * Format: int64
-             * @description How often it was changed; send it back with an edit.
-             */
-            revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
-            /** @description When it was last changed, UTC. */
-            updated_at: string;
-        };
-        /** @description A record as it stands on its shelf. */
-        Entry_Hold: {
-            /** @description Whether it was put away. */
-            archived: boolean;
-            /** @description When it was first kept, UTC. */
-            created_at: string;
-            /**
-             * Format: int64
-             * @description Its number.
-             */
-            id: number;
-            /** @description What it is called in lists. */
-            name: string;
-            /** @description What is held by hand. */
-            record: {
-                /** @description A step is not begun before a moment. */
-                "not-before": {
-                    /** @description The moment. */
-                    at: string;
-                    /** @description Whose. */
-                    of: components["schemas"]["JobOf"];
-                    /**
-                     * Format: int32
-                     * @description The step, from 1.
-                     */
-                    step_n: number;
-                };
-            } | {
-                /** @description A step is parted: so many are done when there is time, the others not before a moment. */
-                parted: {
-                    /** @description The moment. */
-                    at: string;
-                    /**
-                     * Format: int32
-                     * @description How many are done first.
-                     */
-                    first_n: number;
-                    /** @description Whose. */
-                    of: components["schemas"]["JobOf"];
-                    /**
-                     * Format: int32
-                     * @description The step, from 1.
-                     */
-                    step_n: number;
-                };
-            } | {
-                /** @description A sitting is left out. */
-                skipped: {
-                    /** @description When it would begin. */
-                    from: string;
-                };
-            };
-            /**
-             * Format: int64
-             * @description How often it was changed; send it back with an edit.
-             */
-            revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
-            /** @description When it was last changed, UTC. */
-            updated_at: string;
-        };
-        /** @description A record as it stands on its shelf. */
-        Entry_Keeping: {
-            /** @description Whether it was put away. */
-            archived: boolean;
-            /** @description When it was first kept, UTC. */
-            created_at: string;
-            /**
-             * Format: int64
-             * @description Its number.
-             */
-            id: number;
-            /** @description What it is called in lists. */
-            name: string;
-            /** @description How one wire is kept on the rack. */
-            record: {
-                /**
-                 * Format: double
-                 * @description There should always be this much of it, mm.
-                 */
-                keep_mm?: number;
-                /**
-                 * Format: double
-                 * @description How it is sold: a whole pack, mm.
-                 */
-                pack_mm?: number | null;
-                /** @description Price of a pack, in the workshop's currency. */
-                pack_price?: string | null;
-                /**
-                 * Format: double
-                 * @description A rest shorter than this is scrap, mm; [`shortest_useful_mm`] if left out.
-                 */
-                shortest_useful_mm?: number | null;
-                /** @description Where it is bought, at most 120 characters. */
-                source?: string;
-                /** @description The wire. */
-                wire: components["schemas"]["Wire"];
             };
             /**
              * Format: int64
@@ -5727,6 +5635,115 @@ export interface components {
             updated_at: string;
         };
         /** @description A record as it stands on its shelf. */
+        Entry_ScheduleChange: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called in lists. */
+            name: string;
+            /** @description What is held by hand. */
+            record: {
+                /** @description A step is not begun before a moment. */
+                "not-before": {
+                    /** @description The moment. */
+                    at: string;
+                    /** @description Whose. */
+                    of: components["schemas"]["JobOf"];
+                    /**
+                     * Format: int32
+                     * @description The step, from 1.
+                     */
+                    step_n: number;
+                };
+            } | {
+                /** @description A step is parted: so many are done when there is time, the others not before a moment. */
+                parted: {
+                    /** @description The moment. */
+                    at: string;
+                    /**
+                     * Format: int32
+                     * @description How many are done first.
+                     */
+                    first_n: number;
+                    /** @description Whose. */
+                    of: components["schemas"]["JobOf"];
+                    /**
+                     * Format: int32
+                     * @description The step, from 1.
+                     */
+                    step_n: number;
+                };
+            } | {
+                /** @description A sitting is left out. */
+                skipped: {
+                    /** @description When it would begin. */
+                    from: string;
+                };
+            };
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it stands for, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
+        };
+        /** @description A record as it stands on its shelf. */
+        Entry_StockLevel: {
+            /** @description Whether it was put away. */
+            archived: boolean;
+            /** @description When it was first kept, UTC. */
+            created_at: string;
+            /**
+             * Format: int64
+             * @description Its number.
+             */
+            id: number;
+            /** @description What it is called in lists. */
+            name: string;
+            /** @description How one wire is kept on the rack. */
+            record: {
+                /**
+                 * Format: double
+                 * @description There should always be this much of it, mm.
+                 */
+                keep_mm?: number;
+                /**
+                 * Format: double
+                 * @description How it is sold: a whole pack, mm.
+                 */
+                pack_mm?: number | null;
+                /** @description Price of a pack, in the workshop's currency. */
+                pack_price?: string | null;
+                /**
+                 * Format: double
+                 * @description A rest shorter than this is scrap, mm; [`shortest_useful_mm`] if left out.
+                 */
+                shortest_useful_mm?: number | null;
+                /** @description Where it is bought, at most 120 characters. */
+                source?: string;
+                /** @description The wire. */
+                wire: components["schemas"]["Wire"];
+            };
+            /**
+             * Format: int64
+             * @description How often it was changed; send it back with an edit.
+             */
+            revision: number;
+            /** @description What it stands for, in a sentence. */
+            sentence: string;
+            /** @description When it was last changed, UTC. */
+            updated_at: string;
+        };
+        /** @description A record as it stands on its shelf. */
         Entry_Weave: {
             /** @description Whether it was put away. */
             archived: boolean;
@@ -5763,12 +5780,12 @@ export interface components {
             updated_at: string;
         };
         /**
-         * @description The word for a event.
+         * @description A word of the list event-kind.
          * @enum {string}
          */
         EventKind: "done" | "taken-back" | "spoiled" | "rescued" | "started" | "turned";
         /**
-         * @description The word for a family of findings.
+         * @description A word of the list family.
          * @enum {string}
          */
         Family: "rings" | "ear-wires" | "pins" | "links" | "clasps" | "ends";
@@ -5907,6 +5924,8 @@ export interface components {
             logs_set_aside: string[];
             /** @description Why nothing is saved for now; none where the file can be written. */
             only_read?: string | null;
+            /** @description Whether that is because others put another file, or other content, in its place, which can be used from now on. */
+            replaced: boolean;
         };
         /** @description Where a bag is laid. */
         Filling: {
@@ -5914,7 +5933,7 @@ export interface components {
             place?: string;
         };
         /**
-         * @description The word for a finish.
+         * @description A word of the list finish.
          * @enum {string}
          */
         Finish: "left" | "polished" | "darkened";
@@ -5938,7 +5957,7 @@ export interface components {
             changes: string[];
         };
         /**
-         * @description The word for a side of the cutter.
+         * @description A word of the list flat-to.
          * @enum {string}
          */
         FlatTo: "piece" | "spool";
@@ -5962,7 +5981,7 @@ export interface components {
             path: string;
         };
         /**
-         * @description The word for a way of measuring.
+         * @description A word of the list found-with.
          * @enum {string}
          */
         FoundWith: "caliper" | "eye" | "touch";
@@ -5990,7 +6009,7 @@ export interface components {
             width_mm: number;
         };
         /**
-         * @description The word for a end to measure from.
+         * @description A word of the list from.
          * @enum {string}
          */
         From: "near-end" | "far-end" | "fold" | "parted-end" | "spool";
@@ -6024,7 +6043,7 @@ export interface components {
             size_mm: number;
         };
         /**
-         * @description The word for a gauge system.
+         * @description A word of the list gauge-system.
          * @enum {string}
          */
         GaugeSystem: "awg" | "swg" | "steel-wire";
@@ -6132,11 +6151,26 @@ export interface components {
             /** @description Unit of a bare number. */
             unit: components["schemas"]["LengthUnit"];
         };
+        /** @description What is handed over. */
+        HandOver: {
+            /** @description The line, from 0. */
+            line: number;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            n: number;
+            /**
+             * Format: int64
+             * @description The revision that was read.
+             */
+            revision: number;
+        };
         /**
          * @description How far each source of unevenness moves a ring's inside, mm, one standard deviation: a workshop's habits, to be
          *     corrected by what its own rings show.
          */
-        Hand: {
+        HandSpread: {
             /**
              * Format: double
              * @description The caliper that measures it; 0.02 if left out.
@@ -6180,23 +6214,8 @@ export interface components {
              */
             wood_mm: number;
         };
-        /** @description What is handed over. */
-        HandOver: {
-            /** @description The line, from 0. */
-            line: number;
-            /**
-             * Format: int32
-             * @description How many.
-             */
-            n: number;
-            /**
-             * Format: int64
-             * @description The revision that was read.
-             */
-            revision: number;
-        };
         /**
-         * @description The word for a way of hardening.
+         * @description A word of the list hardening.
          * @enum {string}
          */
         Hardening: "mallet" | "tumble" | "none";
@@ -6208,7 +6227,7 @@ export interface components {
             version: string;
         };
         /**
-         * @description The word for a heat cue.
+         * @description A word of the list heat-cue.
          * @enum {string}
          */
         HeatCue: "marker-fades" | "turns-white" | "flux-clears" | "first-red" | "cherry-red" | "bright-orange";
@@ -6218,45 +6237,6 @@ export interface components {
             in_time: boolean;
             /** @description What, in a sentence. */
             sentence: string;
-        };
-        /** @description What is held by hand. */
-        Hold: {
-            /** @description A step is not begun before a moment. */
-            "not-before": {
-                /** @description The moment. */
-                at: string;
-                /** @description Whose. */
-                of: components["schemas"]["JobOf"];
-                /**
-                 * Format: int32
-                 * @description The step, from 1.
-                 */
-                step_n: number;
-            };
-        } | {
-            /** @description A step is parted: so many are done when there is time, the others not before a moment. */
-            parted: {
-                /** @description The moment. */
-                at: string;
-                /**
-                 * Format: int32
-                 * @description How many are done first.
-                 */
-                first_n: number;
-                /** @description Whose. */
-                of: components["schemas"]["JobOf"];
-                /**
-                 * Format: int32
-                 * @description The step, from 1.
-                 */
-                step_n: number;
-            };
-        } | {
-            /** @description A sitting is left out. */
-            skipped: {
-                /** @description When it would begin. */
-                from: string;
-            };
         };
         /** @description What a finished piece holds, pulled across. Estimates of plastic bending, ± 40 %, not a rating. */
         Holds: {
@@ -6334,7 +6314,7 @@ export interface components {
         /** @description How a wire is kept. */
         HowKept: {
             /** @description What was said of it; empty where nothing was. */
-            keeping: components["schemas"]["Keeping"];
+            keeping: components["schemas"]["StockLevel"];
             /**
              * Format: double
              * @description Rests shorter than this are scrap where nothing else is said, mm.
@@ -6450,7 +6430,7 @@ export interface components {
             told: string;
         };
         /**
-         * @description The word for a kind of jaws.
+         * @description A word of the list jaws.
          * @enum {string}
          */
         Jaws: "round-nose" | "stepped" | "loop-jaws";
@@ -6486,17 +6466,17 @@ export interface components {
             working: boolean;
         };
         /**
-         * @description The word for a way of joining.
+         * @description A word of the list joined.
          * @enum {string}
          */
         Joined: "not" | "fused" | "soldered";
         /**
-         * @description The word for a way a metal is joined.
+         * @description A word of the list joining.
          * @enum {string}
          */
         Joining: "fuse" | "solder" | "solder-gently" | "weld" | "braze";
         /**
-         * @description The word for a way of leaving a joint.
+         * @description A word of the list joint.
          * @enum {string}
          */
         Joint: "open" | "fuse" | "solder";
@@ -6511,30 +6491,6 @@ export interface components {
             told: string;
             /** @description What comes of it. */
             verdict: components["schemas"]["Verdict"];
-        };
-        /** @description How one wire is kept on the rack. */
-        Keeping: {
-            /**
-             * Format: double
-             * @description There should always be this much of it, mm.
-             */
-            keep_mm?: number;
-            /**
-             * Format: double
-             * @description How it is sold: a whole pack, mm.
-             */
-            pack_mm?: number | null;
-            /** @description Price of a pack, in the workshop's currency. */
-            pack_price?: string | null;
-            /**
-             * Format: double
-             * @description A rest shorter than this is scrap, mm; [`shortest_useful_mm`] if left out.
-             */
-            shortest_useful_mm?: number | null;
-            /** @description Where it is bought, at most 120 characters. */
-            source?: string;
-            /** @description The wire. */
-            wire: components["schemas"]["Wire"];
         };
         /** @description A saw blade the workshop owns. */
         KeptBlade: {
@@ -6613,7 +6569,7 @@ export interface components {
             request: components["schemas"]["RingRequest"];
         };
         /**
-         * @description The word for a pattern.
+         * @description The word for a finding.
          * @enum {string}
          */
         Kind: "open-ear-wire" | "wrapped-ear-wire" | "pointed-ear-wire" | "folded-pair" | "eye-pin" | "plain-head-pin" | "balled-head-pin" | "paddle-head-pin" | "trefoil-head-pin" | "hook-clasp" | "s-clasp" | "doubled-hook" | "spiral-hook" | "figure-eight" | "s-link" | "wrapped-loop-link" | "coil-cap" | "cone-cap" | "round-ring" | "oval-ring" | "shaped-ring" | "smallest-ring";
@@ -6780,12 +6736,12 @@ export interface components {
             shown: string;
         };
         /**
-         * @description The word for a unit.
+         * @description A word of the list length-unit.
          * @enum {string}
          */
         LengthUnit: "mm" | "inch";
         /**
-         * @description The word for a level.
+         * @description A word of the list level.
          * @enum {string}
          */
         Level: "note" | "watch" | "stop";
@@ -6958,7 +6914,7 @@ export interface components {
             sentence: string;
         };
         /**
-         * @description The word for a kind of scrap.
+         * @description A word of the list lost.
          * @enum {string}
          */
         Lost: "clean" | "soldered" | "dust";
@@ -7189,7 +7145,7 @@ export interface components {
             tasks: components["schemas"]["Task"][];
         };
         /**
-         * @description The word for a maker.
+         * @description A word of the list maker.
          * @enum {string}
          */
         Maker: "practising" | "confident";
@@ -7427,7 +7383,7 @@ export interface components {
             what: string;
         };
         /**
-         * @description The word for a time of marking.
+         * @description A word of the list marking.
          * @enum {string}
          */
         Marking: "by-itself" | "with-cut";
@@ -7495,7 +7451,7 @@ export interface components {
             read: string;
         };
         /**
-         * @description The word for a measure.
+         * @description A word of the list measure.
          * @enum {string}
          */
         Measure: "height" | "width" | "blank";
@@ -7546,12 +7502,12 @@ export interface components {
             wire_mm: number;
         };
         /**
-         * @description The word for a kind of dimension.
+         * @description A word of the list measures.
          * @enum {string}
          */
         Measures: "inside" | "bend" | "ball" | "length" | "gap" | "wire";
         /**
-         * @description The word for a metal.
+         * @description A word of the list metal.
          * @enum {string}
          */
         Metal: "copper" | "brass" | "red-brass" | "phosphor-bronze" | "nickel-silver" | "sterling-silver" | "germanium-silver" | "fine-silver" | "gold-filled" | "silver-filled" | "gold-14k" | "aluminium" | "stainless-steel" | "mild-steel" | "niobium" | "titanium";
@@ -7598,7 +7554,7 @@ export interface components {
             shown: string;
         };
         /**
-         * @description The word for a way of cutting.
+         * @description A word of the list method.
          * @enum {string}
          */
         Method: "saw" | "double-flush" | "shears" | "single-snip";
@@ -7698,7 +7654,7 @@ export interface components {
             note?: string;
         };
         /**
-         * @description The word for a kind of movement.
+         * @description A word of the list movement-kind.
          * @enum {string}
          */
         MovementKind: "bought" | "cut" | "trimmed" | "tried" | "scrapped" | "corrected";
@@ -7722,7 +7678,7 @@ export interface components {
             says?: string;
         };
         /**
-         * @description The word for a order of loop and neck.
+         * @description A word of the list neck-when.
          * @enum {string}
          */
         NeckWhen: "usual" | "neck-first" | "loop-first";
@@ -7931,7 +7887,7 @@ export interface components {
             told: string;
         };
         /**
-         * @description The word for a content of nickel.
+         * @description A word of the list nickel.
          * @enum {string}
          */
         Nickel: "free" | "bound" | "contained";
@@ -8121,7 +8077,7 @@ export interface components {
             lot?: number | null;
         };
         /**
-         * @description The word for a operation.
+         * @description A word of the list operation.
          * @enum {string}
          */
         Operation: "straighten" | "anneal" | "make-flush" | "cut" | "mark" | "anchor" | "wind" | "slide-off" | "spread" | "saw" | "cut-twice" | "shear" | "snip" | "ball" | "flatten" | "fold" | "loop" | "bend" | "coil" | "spiral" | "wrap" | "lift" | "kick" | "hammer" | "press" | "level" | "texture" | "bevel" | "true" | "close" | "shut-before" | "open-up" | "link" | "flux" | "fuse" | "solder" | "quench" | "pickle" | "trim" | "round" | "part" | "tumble" | "check";
@@ -8154,7 +8110,7 @@ export interface components {
             state: components["schemas"]["OrderState"];
         };
         /**
-         * @description The word for a status of an order.
+         * @description A word of the list order-state.
          * @enum {string}
          */
         OrderState: "to-make" | "in-the-making" | "ready" | "handed-over";
@@ -8196,7 +8152,7 @@ export interface components {
         /** @description How even this workshop is. */
         OwnSpread: {
             /** @description The hand as it was learned, to be taken into the workshop's habits. */
-            hand: components["schemas"]["Hand"];
+            hand: components["schemas"]["HandSpread"];
             /** @description Its sources, the largest first. */
             sources: components["schemas"]["SourceSpread"][];
             /** @description What would narrow it most, in a sentence. */
@@ -8216,6 +8172,8 @@ export interface components {
             ];
             /** @description The operation. */
             operation: components["schemas"]["Operation"];
+            /** @description What it is called. */
+            operation_shown: string;
             /**
              * Format: double
              * @description Minutes it took over those that were reckoned: the median of the batches.
@@ -8797,7 +8755,7 @@ export interface components {
             /** @description Sittings with their steps. */
             agenda: components["schemas"]["Agenda"];
             /** @description What is held by hand. */
-            holds: components["schemas"]["Entry_Hold"][];
+            holds: components["schemas"]["Entry_ScheduleChange"][];
             /** @description The workshop's own pace, where it was learned. */
             paces: components["schemas"]["Pace"][];
             /** @description The clock on the workshop's wall: its time zone. */
@@ -8919,7 +8877,7 @@ export interface components {
             told: string;
         };
         /**
-         * @description The word for a question.
+         * @description A word of the list question.
          * @enum {string}
          */
         Question: "cut" | "in-your-hand" | "on-the-rod" | "off-the-spool" | "will-it-hold";
@@ -8935,7 +8893,7 @@ export interface components {
             /** @description Always `lorimant-rack`. */
             format: string;
             /** @description How wires are kept. */
-            keepings?: components["schemas"]["Keeping"][];
+            keepings?: components["schemas"]["StockLevel"][];
             /** @description Lots with their ledgers. */
             lots?: components["schemas"]["LotWithLedger"][];
             /** @description Lines for lots that are on the rack already; only brought in. */
@@ -8993,7 +8951,7 @@ export interface components {
             values?: number[] | null;
         };
         /**
-         * @description The word for a source of a reading.
+         * @description A word of the list read-from.
          * @enum {string}
          */
         ReadFrom: "typed" | "caliper" | "simulated";
@@ -9051,7 +9009,7 @@ export interface components {
             reading_n: number;
         };
         /**
-         * @description The word for a kind of field.
+         * @description A word of the list reads.
          * @enum {string}
          */
         Reads: "length" | "over" | "lengths" | "of-wire" | "mass" | "money" | "percent" | "count" | "minutes" | "newtons";
@@ -9254,8 +9212,8 @@ export interface components {
         };
         /** @description What became of a restore. */
         Restored: {
-            /** @description The dated copy of what was there before, by its name among the copies. */
-            kept: string;
+            /** @description The dated copy of what was there before, by its name among the copies; none where the file was gone. */
+            kept?: string | null;
             /** @description What was done, and where what it replaced is kept. */
             sentence: string;
         };
@@ -9599,7 +9557,7 @@ export interface components {
             wish?: components["schemas"]["Wish"];
         };
         /**
-         * @description The word for a standing of a ring.
+         * @description A word of the list ring-standing.
          * @enum {string}
          */
         RingStanding: "there" | "through" | "taken-up" | "new";
@@ -9645,8 +9603,6 @@ export interface components {
             /** @description The wire. */
             wire: components["schemas"]["Wire"];
         };
-        /** @description The rings of a chain: a ring plan, as for `/api/rings/plan`, or rings as they are measured. */
-        Rings: components["schemas"]["OfRings"];
         /** @description Rings there are. */
         RingsThere: {
             /**
@@ -9742,7 +9698,7 @@ export interface components {
             told: string;
         };
         /**
-         * @description The word for a part of a drawing.
+         * @description A word of the list role.
          * @enum {string}
          */
         Role: "wire" | "ball" | "rod" | "rod-edge" | "tape" | "ghost" | "kerf" | "mark" | "break";
@@ -9769,7 +9725,7 @@ export interface components {
             wire: components["schemas"]["Wire"];
         };
         /**
-         * @description The word for a way of rounding tips.
+         * @description A word of the list rounding.
          * @enum {string}
          */
         Rounding: "file" | "cup-burr" | "barrel";
@@ -9809,7 +9765,7 @@ export interface components {
             to: string;
         };
         /**
-         * @description The word for a place to saw from.
+         * @description A word of the list saw-from.
          * @enum {string}
          */
         SawFrom: "pin" | "inside" | "dowel";
@@ -9841,6 +9797,45 @@ export interface components {
             mass_g: number;
             /** @description Whether it is the simulated scale. */
             simulated: boolean;
+        };
+        /** @description What is held by hand. */
+        ScheduleChange: {
+            /** @description A step is not begun before a moment. */
+            "not-before": {
+                /** @description The moment. */
+                at: string;
+                /** @description Whose. */
+                of: components["schemas"]["JobOf"];
+                /**
+                 * Format: int32
+                 * @description The step, from 1.
+                 */
+                step_n: number;
+            };
+        } | {
+            /** @description A step is parted: so many are done when there is time, the others not before a moment. */
+            parted: {
+                /** @description The moment. */
+                at: string;
+                /**
+                 * Format: int32
+                 * @description How many are done first.
+                 */
+                first_n: number;
+                /** @description Whose. */
+                of: components["schemas"]["JobOf"];
+                /**
+                 * Format: int32
+                 * @description The step, from 1.
+                 */
+                step_n: number;
+            };
+        } | {
+            /** @description A sitting is left out. */
+            skipped: {
+                /** @description When it would begin. */
+                from: string;
+            };
         };
         /** @description Scrap of one metal and cleanliness. */
         Scrap: {
@@ -9880,7 +9875,7 @@ export interface components {
             value: string;
         };
         /**
-         * @description The word for a section.
+         * @description A word of the list section.
          * @enum {string}
          */
         Section: "round" | "square" | "half-round";
@@ -9944,7 +9939,7 @@ export interface components {
             name: string;
         };
         /** @description The parts of a set, pulled one after another: which gives first. */
-        SetHolds: {
+        SetStrength: {
             /** @description The parts, the weakest first, what does not bear last. */
             parts: components["schemas"]["PartHolds"][];
             /** @description Which gives first, in a sentence. */
@@ -9959,7 +9954,7 @@ export interface components {
             /** @description What else stands on its bench. */
             gear?: components["schemas"]["Gear"];
             /** @description How even the handwork is. */
-            hand?: components["schemas"]["Hand"];
+            hand?: components["schemas"]["HandSpread"];
             /** @description The maker's own hour rate. */
             hour_rate?: string;
             /** @description When somebody sits at the bench. */
@@ -9982,7 +9977,7 @@ export interface components {
             workshop_name?: string;
         };
         /**
-         * @description The word for a rod shape.
+         * @description A word of the list shape.
          * @enum {string}
          */
         Shape: "round" | "oval" | "square" | "hexagon" | "octagon";
@@ -10093,12 +10088,12 @@ export interface components {
             wire_mm: number | null;
         };
         /**
-         * @description The word for a word of the sentence.
+         * @description A word of the list slot.
          * @enum {string}
          */
         Slot: "rings" | "temper" | "metal" | "section" | "size" | "lot" | "pulls" | "winding" | "mandrel" | "cutting" | "blade" | "hammered" | "making" | "inside";
         /**
-         * @description The word for a source of unevenness.
+         * @description A word of the list source.
          * @enum {string}
          */
         Source: "metal" | "rod" | "hand" | "cut" | "reading";
@@ -10167,7 +10162,7 @@ export interface components {
             value?: string | null;
         };
         /**
-         * @description The word for a start set.
+         * @description A word of the list start-set.
          * @enum {string}
          */
         StartSet: "metric-drills-by-0.5" | "metric-drills-by-0.1" | "fractional-drills" | "numbered-drills" | "knitting-needles" | "dowels";
@@ -10265,10 +10260,34 @@ export interface components {
             text: string;
         };
         /**
-         * @description The word for a kind of stock.
+         * @description A word of the list stock-kind.
          * @enum {string}
          */
         StockKind: "spool" | "offcut" | "straight";
+        /** @description How one wire is kept on the rack. */
+        StockLevel: {
+            /**
+             * Format: double
+             * @description There should always be this much of it, mm.
+             */
+            keep_mm?: number;
+            /**
+             * Format: double
+             * @description How it is sold: a whole pack, mm.
+             */
+            pack_mm?: number | null;
+            /** @description Price of a pack, in the workshop's currency. */
+            pack_price?: string | null;
+            /**
+             * Format: double
+             * @description A rest shorter than this is scrap, mm; [`shortest_useful_mm`] if left out.
+             */
+            shortest_useful_mm?: number | null;
+            /** @description Where it is bought, at most 120 characters. */
+            source?: string;
+            /** @description The wire. */
+            wire: components["schemas"]["Wire"];
+        };
         /** @description A lot with what is left of it. */
         Stocked: components["schemas"]["Entry_Lot"] & {
             /** @description Colour of its metal, `#rrggbb`. */
@@ -10280,12 +10299,12 @@ export interface components {
             wire_shown: string;
         };
         /**
-         * @description The word for a way of straightening.
+         * @description A word of the list straightening.
          * @enum {string}
          */
         Straightening: "fingers" | "pulls" | "after-cutting";
         /**
-         * @description The word for a strain.
+         * @description A word of the list strain.
          * @enum {string}
          */
         Strain: "light" | "moderate" | "heavy";
@@ -10347,7 +10366,7 @@ export interface components {
             zones: components["schemas"]["Zone"][];
         };
         /**
-         * @description The word for a how a ratio suits.
+         * @description A word of the list suits.
          * @enum {string}
          */
         Suits: "cannot" | "stiff" | "usual" | "loose" | "floppy";
@@ -10373,12 +10392,12 @@ export interface components {
             typed?: string | null;
         };
         /**
-         * @description The word for a surface.
+         * @description A word of the list surface.
          * @enum {string}
          */
         Surface: "bare" | "plated" | "filled" | "coated" | "galvanised";
         /**
-         * @description The word for a use of a metal.
+         * @description A word of the list taken.
          * @enum {string}
          */
         Taken: "everyday" | "at-times" | "seldom" | "asked";
@@ -10482,6 +10501,8 @@ export interface components {
             reads_of: string;
             /** @description How clean that scrap is. */
             scrap: components["schemas"]["Cleanliness"];
+            /** @description Whether pieces can be scrapped at it: where each is counted, and at a check. */
+            scraps: boolean;
             /** @description The operation with this piece's numbers, its instruction, hint and caution. */
             step: components["schemas"]["Step"];
             /**
@@ -10528,7 +10549,7 @@ export interface components {
             turned_n: number;
         };
         /**
-         * @description The word for a temper.
+         * @description A word of the list temper.
          * @enum {string}
          */
         Temper: "soft" | "quarter-hard" | "half-hard" | "three-quarter-hard" | "hard" | "extra-hard" | "spring";
@@ -10807,7 +10828,7 @@ export interface components {
             over_mm?: number;
         };
         /**
-         * @description The word for a way of turning.
+         * @description A word of the list turn.
          * @enum {string}
          */
         Turn: "left" | "right";
@@ -10862,7 +10883,7 @@ export interface components {
             undo: number;
         };
         /**
-         * @description The word for a unit of a parameter.
+         * @description A word of the list unit.
          * @enum {string}
          */
         Unit: "mm" | "deg" | "turns" | "choice";
@@ -10883,12 +10904,12 @@ export interface components {
             sentence: string;
         };
         /**
-         * @description The word for a verdict.
+         * @description A word of the list verdict.
          * @enum {string}
          */
         Verdict: "pass" | "rework" | "reject";
         /**
-         * @description The word for a view.
+         * @description A word of the list view.
          * @enum {string}
          */
         View: "rings" | "room" | "chain" | "which-wire" | "cost" | "fix" | "match";
@@ -10908,7 +10929,7 @@ export interface components {
             stock: components["schemas"]["Stock"][];
         };
         /**
-         * @description The word for a way of wearing.
+         * @description A word of the list wear.
          * @enum {string}
          */
         Wear: "ear" | "light-necklace" | "heavy-necklace" | "bracelet";
@@ -11016,7 +11037,7 @@ export interface components {
             turns_n: number;
         };
         /**
-         * @description The word for a way of winding.
+         * @description A word of the list winding.
          * @enum {string}
          */
         Winding: "hand" | "pin-vise" | "slow-drill";
@@ -11347,7 +11368,7 @@ export interface components {
              *       "caliper_mm": 0.02
              *     }
              */
-            hand: components["schemas"]["Hand"];
+            hand: components["schemas"]["HandSpread"];
             /**
              * @description The wires of its rack whose lots were measured, each with what was learned of it.
              * @default []
@@ -11401,12 +11422,12 @@ export interface components {
             tolerances: components["schemas"]["Tolerances"];
         };
         /**
-         * @description The word for a place where a piece is worn.
+         * @description A word of the list worn.
          * @enum {string}
          */
         Worn: "ear" | "skin" | "between";
         /**
-         * @description The word for a way of wrapping.
+         * @description A word of the list wrap-tail.
          * @enum {string}
          */
         WrapTail: "held" | "gripped";
@@ -11436,26 +11457,6 @@ export interface components {
         Written_Batch: {
             /** @description The entry as it now stands. */
             entry: components["schemas"]["Entry_Batch"];
-            /**
-             * Format: int64
-             * @description Number to post to `/api/undo/{batch}`.
-             */
-            undo: number;
-        };
-        /** @description What was written, and the number that undoes it. */
-        Written_Hold: {
-            /** @description The entry as it now stands. */
-            entry: components["schemas"]["Entry_Hold"];
-            /**
-             * Format: int64
-             * @description Number to post to `/api/undo/{batch}`.
-             */
-            undo: number;
-        };
-        /** @description What was written, and the number that undoes it. */
-        Written_Keeping: {
-            /** @description The entry as it now stands. */
-            entry: components["schemas"]["Entry_Keeping"];
             /**
              * Format: int64
              * @description Number to post to `/api/undo/{batch}`.
@@ -11563,6 +11564,26 @@ export interface components {
             undo: number;
         };
         /** @description What was written, and the number that undoes it. */
+        Written_ScheduleChange: {
+            /** @description The entry as it now stands. */
+            entry: components["schemas"]["Entry_ScheduleChange"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was written, and the number that undoes it. */
+        Written_StockLevel: {
+            /** @description The entry as it now stands. */
+            entry: components["schemas"]["Entry_StockLevel"];
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description What was written, and the number that undoes it. */
         Written_Weave: {
             /** @description The entry as it now stands. */
             entry: components["schemas"]["Entry_Weave"];
@@ -11573,7 +11594,7 @@ export interface components {
             undo: number;
         };
         /**
-         * @description The word for a mishap.
+         * @description A word of the list wrong.
          * @enum {string}
          */
         Wrong: "cut-short" | "end-starved" | "eye-too-large" | "spiral-loose" | "turns-lifted" | "over-hammered";
@@ -11595,7 +11616,7 @@ export interface components {
             to_mm: number;
         };
         /**
-         * @description The word for a zone of the strip.
+         * @description A word of the list zone-kind.
          * @enum {string}
          */
         ZoneKind: "ring" | "kerf" | "sliver" | "filing" | "next";
@@ -15225,6 +15246,59 @@ export interface operations {
             };
         };
     };
+    use_what_is_there: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Restored"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     pattern_kinds: {
         parameters: {
             query?: never;
@@ -18200,7 +18274,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SetHolds"];
+                    "application/json": components["schemas"]["SetStrength"];
                 };
             };
             422: {
@@ -20045,7 +20119,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Hold"];
+                "application/json": components["schemas"]["ScheduleChange"];
             };
         };
         responses: {
@@ -20054,7 +20128,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Written_Hold"];
+                    "application/json": components["schemas"]["Written_ScheduleChange"];
                 };
             };
             422: {
@@ -20105,7 +20179,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Written_Hold"];
+                    "application/json": components["schemas"]["Written_ScheduleChange"];
                 };
             };
             404: {
@@ -20565,7 +20639,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Entry_Keeping"][];
+                    "application/json": components["schemas"]["Entry_StockLevel"][];
                 };
             };
             /** @description Refused, with a sentence that says what would be right */
@@ -20597,7 +20671,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Keeping"];
+                "application/json": components["schemas"]["StockLevel"];
             };
         };
         responses: {
@@ -20606,7 +20680,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Written_Keeping"];
+                    "application/json": components["schemas"]["Written_StockLevel"];
                 };
             };
             422: {

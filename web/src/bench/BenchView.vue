@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { t } from '../text'
+import HelpLink from '../shared/HelpLink.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -59,13 +61,13 @@ const pieces = computed(() => (/^\d{1,6}$/.test(count.value.trim()) ? Number(cou
 
 async function begin() {
   if (busy.value || piece.value?.entry === undefined) return
-  fault.value = pieces.value ? '' : `“${count.value}” is not a number of pieces. Enter 1 to 100,000.`
+  fault.value = pieces.value ? '' : t('bench-view-not-number-pieces-enter-1', { count: count.value })
   if (fault.value) return
   busy.value = true
   try {
     const body = { entry: piece.value.entry, pieces_n: pieces.value! }
     const { entry, undo } = await data(api.POST('/api/batches', { body }))
-    notice.did(`Started: ${entry.name}.`, undo, refresh)
+    notice.did(t('bench-view-started', { name: entry.name }), undo, refresh)
     await refresh()
     await router.push(`/bench/${entry.id}`)
   } catch (thrown) {
@@ -81,7 +83,7 @@ async function putAway(row: BatchRow) {
     const { undo } = await data(
       api.POST('/api/batches/{id}/archive', { params: { path: { id: row.id } }, body }),
     )
-    notice.did(`Closed: ${row.name}.`, undo, refresh)
+    notice.did(t('bench-view-closed', { name: row.name }), undo, refresh)
     await refresh()
   } catch (thrown) {
     notice.fail(thrown)
@@ -89,42 +91,46 @@ async function putAway(row: BatchRow) {
   }
 }
 
-const acts = (row: BatchRow) => [{ label: 'Close batch', test: 'put-away', act: () => void putAway(row) }]
+const acts = (row: BatchRow) => [
+  { label: t('bench-view-close-batch'), test: 'put-away', act: () => void putAway(row) },
+]
 
 function stands(row: BatchRow) {
   if (row.fault) return row.fault
-  if (!row.next) return `all made: ${row.whole_n}`
+  if (!row.next) return t('bench-view-all-made', { wholen: row.whole_n })
   const ready = row.ready_at ? Date.parse(row.ready_at) - now.value : null
-  if (ready !== null) return ready > 0 ? `${row.next}: ready in ${spanOf(ready)}` : `${row.next}: ready`
-  return `next: ${row.next}, about ${minutesOf(row.left_min)} left`
+  if (ready !== null)
+    return ready > 0
+      ? t('bench-view-ready-in', { next: row.next, ready: spanOf(ready) })
+      : t('bench-view-ready', { next: row.next })
+  return t('bench-view-next-about-left', { next: row.next, leftmin: minutesOf(row.left_min) })
 }
 </script>
 
 <template>
   <div class="page">
-    <h1>On the bench</h1>
+    <h1>{{ t('bench-view-on-bench') }}</h1>
     <form class="begin serif" data-test="begin" @submit.prevent="begin">
-      Make
-      <input
+      {{ t('bench-view-make')
+      }}<input
         v-model="count"
         class="word short"
         :class="{ wrong: fault }"
         inputmode="numeric"
-        aria-label="How many"
-        placeholder="how many"
+        :aria-label="t('bench-view-how-many')"
+        :placeholder="t('bench-view-how-many-2')"
         data-test="how-many"
-      />
-      of <PiecePicker v-model="piece" label="a saved piece" kept-only first />.
+      />{{ t('bench-view-of')
+      }}<PiecePicker v-model="piece" :label="t('bench-view-saved-piece')" kept-only first />.
       <v-btn type="submit" color="primary" variant="flat" :disabled="!piece || busy" data-test="begin-batch">
-        Start batch
+        {{ t('bench-view-start-batch') }}
       </v-btn>
     </form>
     <p v-if="fault" class="stop" role="alert">{{ fault }}</p>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-    <p v-else-if="!rows" class="quiet" role="status">Loading batches…</p>
+    <p v-else-if="!rows" class="quiet" role="status">{{ t('bench-view-loading-batches') }}</p>
     <p v-else-if="!rows.length" class="empty" data-test="empty">
-      No batch on the bench. Choose a saved piece, enter how many, and press Start batch. You are led step by
-      step: what to do, the number to read off, one press for each piece done.
+      {{ t('bench-view-no-batch-on-bench-choose') }} <HelpLink about="bench" />
     </p>
     <ul v-else v-one-stop class="pieces batches" data-test="batches">
       <li v-for="row in rows" :key="row.id">
@@ -144,27 +150,35 @@ function stands(row: BatchRow) {
           <p :class="row.fault ? 'stop' : 'stands'">{{ stands(row) }}</p>
         </div>
         <span class="num whole"
-          >{{ row.whole_n }}<span class="quiet"> of {{ row.pieces_n }} good</span></span
+          >{{ row.whole_n
+          }}<span class="quiet"> {{ t('bench-view-good', { piecesn: row.pieces_n }) }}</span></span
         >
         <MoreMenu :of="row.name" :acts="acts(row)" />
       </li>
     </ul>
     <section v-if="together?.passes.length" class="together" data-test="passes">
-      <h2>Do these together, with one tool set-up</h2>
+      <h2>{{ t('bench-view-do-these-together-with-one') }}</h2>
       <p v-for="pass in together.passes" :key="pass.named">
         <strong>{{ pass.named }}:</strong>
         <template v-for="(part, i) in pass.of" :key="part.batch"
           >{{ i ? ', then ' : ' '
-          }}<router-link :to="`/bench/${part.batch}`">{{ part.n }} of {{ part.name }}</router-link></template
-        >. <span class="quiet">Saves about {{ minutesOf(pass.saves_min) }} of set-up.</span>
+          }}<router-link :to="`/bench/${part.batch}`">{{
+            t('bench-view-of-2', { part: part.n, name: part.name })
+          }}</router-link></template
+        >.
+        <span class="quiet">{{
+          t('bench-view-saves-about-set-up', { savesmin: minutesOf(pass.saves_min) })
+        }}</span>
       </p>
     </section>
     <section v-if="together?.loads.length" class="together" data-test="loads">
-      <h2>Tumble these together</h2>
+      <h2>{{ t('bench-view-tumble-these-together') }}</h2>
       <p v-for="load in together.loads" :key="load.sentence + load.of.map((part) => part.batch).join()">
         <template v-for="(part, i) in load.of" :key="part.batch"
           >{{ i ? ' and ' : ''
-          }}<router-link :to="`/bench/${part.batch}`">{{ part.n }} of {{ part.name }}</router-link></template
+          }}<router-link :to="`/bench/${part.batch}`">{{
+            t('bench-view-of-2', { part: part.n, name: part.name })
+          }}</router-link></template
         >: {{ load.sentence }}
       </p>
     </section>

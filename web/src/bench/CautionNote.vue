@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useSessionStorage } from '@vueuse/core'
 
 /** What can hurt at a step: large until it was read once in this sitting, then small. */
@@ -15,7 +16,9 @@ function understood() {
 <template>
   <div v-if="caution && !read.includes(caution)" class="caution" role="note" data-test="caution">
     <p>{{ caution }}</p>
-    <v-btn variant="outlined" data-test="understood" @click="understood">Understood</v-btn>
+    <v-btn variant="outlined" data-test="understood" @click="understood">{{
+      t('caution-note-understood')
+    }}</v-btn>
   </div>
   <p v-else-if="caution" class="caution small">{{ caution }}</p>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -124,11 +125,11 @@ function placed(by: number) {
 }
 
 const does = computed(() => {
-  if (chain.value) return 'It is in'
+  if (chain.value) return t('lead-view-in')
 
-  if (alone.value) return running.value ? 'Taken out' : 'Start it'
+  if (alone.value) return running.value ? t('lead-view-taken-out') : t('lead-view-start')
   if (once.value) return 'Done'
-  return all.value === 1 ? 'Done' : 'One more'
+  return all.value === 1 ? 'Done' : t('lead-view-one-more')
 })
 
 function onward() {
@@ -171,7 +172,7 @@ const rescue = computed(() => {
     ? `/measure/fix?batch=${id}&step=${task.value.step.step_n}`
     : undefined
 })
-const spoilable = computed(() => !once.value && may.value > 0)
+const spoilable = computed(() => !!task.value?.scraps && may.value > 0)
 
 const big = useTemplateRef<HTMLButtonElement>('big')
 /** A press by key was counted already: what the browser makes of it is no second one. */
@@ -200,18 +201,20 @@ const clicked = () => (keyed ? undefined : onward())
 <template>
   <div v-if="led" class="lead" :style="{ '--metal': led.colour }">
     <header>
-      <router-link to="/bench" class="way">Bench</router-link>
+      <router-link to="/bench" class="way">{{ t('lead-view-bench') }}</router-link>
       <h1>{{ led.entry.name }}</h1>
       <span class="quiet">
-        <template v-if="task">Step {{ task.step.step_n }} of {{ led.tasks.length }}, </template>
-        <template v-if="led.standing.left_min > 0"
-          >about {{ minutesOf(led.standing.left_min) }} left,
+        <template v-if="task"
+          >{{ t('lead-view-step', { stepn: task.step.step_n, tasks: led.tasks.length }) }}
         </template>
-        {{ led.standing.whole_n }} good
+        <template v-if="led.standing.left_min > 0"
+          >{{ t('lead-view-about-left', { leftmin: minutesOf(led.standing.left_min) }) }} </template>{{
+          t('lead-view-good', { wholen: led.standing.whole_n })
+        }}
       </span>
       <RouteMenu v-if="fresh && making" :desk="making" />
       <span v-if="unanswered" class="watch" role="status" data-test="unanswered">
-        Saved here. It will sync when the server is back.
+        {{ t('lead-view-saved-here-will-sync-when') }}
       </span>
     </header>
     <RestPrompt class="rest" :now="rest" />
@@ -229,9 +232,9 @@ const clicked = () => (keyed ? undefined : onward())
         <p class="text serif" data-test="instruction">{{ task.step.text }}</p>
         <p v-if="task.step.hint" :class="task.step.misfit ? 'watch' : 'quiet'">{{ task.step.hint }}</p>
         <label v-if="task.wasted_mm !== undefined" class="from">
-          Wire from
-          <select v-model="lot" class="word" data-test="lot">
-            <option :value="null">wire not in stock</option>
+          {{ t('lead-view-wire-from')
+          }}<select v-model="lot" class="word" data-test="lot">
+            <option :value="null">{{ t('lead-view-wire-not-in-stock') }}</option>
             <option v-for="one in led.lots" :key="one.id" :value="one.id">{{ one.shown }}</option>
           </select>
         </label>
@@ -254,23 +257,25 @@ const clicked = () => (keyed ? undefined : onward())
           @click="clicked"
         >
           <span v-if="running" class="count num" data-test="timer">
-            {{ ready > 0 ? spanOf(ready) : 'ready' }}
+            {{ ready > 0 ? spanOf(ready) : t('lead-view-ready') }}
           </span>
-          <span v-else-if="once" class="count num">{{ done ? 'done' : '' }}</span>
+          <span v-else-if="once" class="count num">{{ done ? t('lead-view-done') : '' }}</span>
           <span v-else class="count num" data-test="count"
-            >{{ done }}<small> of {{ all }}</small></span
+            >{{ done }}<small> {{ t('lead-view-of', { all }) }}</small></span
           >
           <span class="does">{{
-            may === 0 ? (left === 0 ? 'all done' : 'waits for the step before') : does
+            may === 0 ? (left === 0 ? t('lead-view-all-done') : t('lead-view-waits-for-step-before')) : does
           }}</span>
         </button>
         <div class="asides">
-          <v-btn variant="text" :disabled="done === 0" data-test="take-back" @click="back">Back one</v-btn>
+          <v-btn variant="text" :disabled="done === 0" data-test="take-back" @click="back">{{
+            t('lead-view-back-one')
+          }}</v-btn>
           <v-btn variant="text" :disabled="!spoilable" data-test="spoiled" @click="spoiling = true">
-            Scrap one
+            {{ t('lead-view-scrap-one') }}
           </v-btn>
           <v-btn v-if="scrapped" variant="text" data-test="rescue-scrapped" @click="unscrap">
-            Undo scrap
+            {{ t('lead-view-undo-scrap') }}
           </v-btn>
           <v-btn
             variant="text"
@@ -278,11 +283,9 @@ const clicked = () => (keyed ? undefined : onward())
             data-test="sound"
             @click="sound.on.value = !sound.on.value"
           >
-            {{ sound.on.value ? 'Sound is on' : 'Sound' }}
+            {{ sound.on.value ? t('lead-view-sound-on') : 'Sound' }}
           </v-btn>
-          <span class="quiet keys"
-            >Space counts one, Backspace goes back, x scraps one, [ ] look at other steps</span
-          >
+          <span class="quiet keys">{{ t('lead-view-space-counts-one-backspace-goes') }}</span>
         </div>
       </section>
     </template>
@@ -309,9 +312,9 @@ const clicked = () => (keyed ? undefined : onward())
     <SpoiledDialog v-model="spoiling" :step="task?.step.named ?? ''" :rescue="rescue" @spoiled="spoil" />
   </div>
   <p v-else-if="gone" class="page stop" role="alert">
-    {{ gone }} <router-link to="/bench">Back to Bench</router-link>
+    {{ gone }} <router-link to="/bench">{{ t('lead-view-back-bench') }}</router-link>
   </p>
-  <p v-else class="page quiet" role="status">Loading the step…</p>
+  <p v-else class="page quiet" role="status">{{ t('lead-view-loading-step') }}</p>
 </template>
 
 <style scoped>

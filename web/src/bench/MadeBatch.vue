@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -21,7 +22,7 @@ async function bag() {
     const params = { path: { id: led.entry.id } }
     const body = { place: place.value.trim() }
     const { entry, undo } = await data(api.POST('/api/batches/{id}/bag', { params, body }))
-    notice.did(`Bagged: ${entry.name}.`, undo, refresh)
+    notice.did(t('made-batch-bagged', { name: entry.name }), undo, refresh)
     await refresh()
     await router.push(`/bag/${entry.id}`)
   } catch (thrown) {
@@ -37,7 +38,7 @@ async function putAway() {
     const { entry } = await data(api.GET('/api/batches/{id}', { params: { path: { id } } }))
     const body = { revision: entry.revision, archived: true }
     const { undo } = await data(api.POST('/api/batches/{id}/archive', { params: { path: { id } }, body }))
-    notice.did(`Closed: ${name}.`, undo, refresh)
+    notice.did(t('made-batch-closed', { name }), undo, refresh)
     await refresh()
     await router.push('/bench')
   } catch (thrown) {
@@ -48,20 +49,26 @@ async function putAway() {
 
 <template>
   <form data-test="made" @submit.prevent="bag">
-    <p class="reads">{{ led.standing.whole_n }} <span class="of">made</span></p>
+    <p class="reads">
+      {{ led.standing.whole_n }} <span class="of">{{ t('made-batch-made') }}</span>
+    </p>
     <p class="text serif">{{ led.entry.sentence }}</p>
     <p v-for="(one, i) in led.standing.spoiled" :key="i" class="quiet">
-      {{ one.n }} scrapped at “{{ led.tasks[one.step_n - 1]?.step.named }}”{{
-        one.reason ? `: ${one.reason}` : ''
+      {{
+        t('made-batch-scrapped-at', {
+          one: one.n,
+          named: led.tasks[one.step_n - 1]?.step.named,
+          reason: one.reason ? `: ${one.reason}` : '',
+        })
       }}
     </p>
     <p v-if="led.standing.whole_n" class="text serif">
-      Put them in a bag in
-      <input
+      {{ t('made-batch-put-them-in-bag-in')
+      }}<input
         v-model="place"
         class="word"
-        placeholder="which drawer"
-        aria-label="Where the bag is"
+        :placeholder="t('made-batch-which-drawer')"
+        :aria-label="t('made-batch-where-bag')"
         maxlength="80"
         data-test="place"
       />.
@@ -75,9 +82,11 @@ async function putAway() {
         size="large"
         :disabled="busy"
         data-test="fill-bag"
-        >Bag and label</v-btn
+        >{{ t('made-batch-bag-label') }}</v-btn
       >
-      <v-btn class="ml-3" variant="text" data-test="put-away" @click="putAway">Close without bagging</v-btn>
+      <v-btn class="ml-3" variant="text" data-test="put-away" @click="putAway">{{
+        t('made-batch-close-without-bagging')
+      }}</v-btn>
     </p>
   </form>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, data, type ChainRequest, type PlacingShown } from '../api/client'
 import ChainStage from '../chains/ChainStage.vue'
@@ -43,7 +44,7 @@ const rowLeft = computed(() => Math.max(0, (shown.value?.row_done_n ?? 0) - prop
 async function found() {
   // None at all is a number of rows too.
   const rows_n = rows.value.trim() === '0' ? 0 : countOf(rows.value)
-  if (rows_n === null) return notice.say(`“${rows.value}” is not a number of whole rows. Enter a number.`)
+  if (rows_n === null) return notice.say(t('placing-step-not-number-whole-rows-enter', { rows: rows.value }))
   try {
     const { done_n } = await ask({ done_n: props.done, rows_n })
     if (done_n !== props.done) emit('on', done_n - props.done)
@@ -62,30 +63,34 @@ async function found() {
     class="stage"
     :rings="shown.rings"
     :colours="[colour]"
-    :says="shown.placing?.text ?? 'All rings are in.'"
+    :says="shown.placing?.text ?? t('placing-step-all-rings-in')"
     placing
   />
   <div v-if="shown" class="card">
-    <p v-if="shown.of_chains_n > 1" class="quiet which">chain {{ shown.chain }} of {{ shown.of_chains_n }}</p>
+    <p v-if="shown.of_chains_n > 1" class="quiet which">
+      {{ t('placing-step-chain', { chain: shown.chain, ofchainsn: shown.of_chains_n }) }}
+    </p>
     <PlacingCard :shown="shown" />
     <p class="row">
       <v-btn variant="outlined" :disabled="rowLeft === 0" data-test="row-done" @click="emit('on', rowLeft)">
-        Whole row done
+        {{ t('placing-step-whole-row-done') }}
       </v-btn>
-      <v-btn variant="text" data-test="lost" @click="counting = !counting">I lost my place</v-btn>
+      <v-btn variant="text" data-test="lost" @click="counting = !counting">{{
+        t('placing-step-i-lost-my-place')
+      }}</v-btn>
     </p>
     <form v-if="counting" class="lost" @submit.prevent="found">
-      Hold it up by its start and count the finished rows:
-      <input
+      {{ t('placing-step-hold-up-by-its-start')
+      }}<input
         v-model="rows"
         class="word"
         inputmode="numeric"
-        aria-label="Finished rows"
+        :aria-label="t('placing-step-finished-rows')"
         data-test="rows-counted"
       />
-      <v-btn type="submit" variant="outlined" density="comfortable" data-test="found"
-        >Continue from there</v-btn
-      >
+      <v-btn type="submit" variant="outlined" density="comfortable" data-test="found">{{
+        t('placing-step-continue-from-there')
+      }}</v-btn>
     </form>
   </div>
 </template>

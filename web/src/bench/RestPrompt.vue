@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, ref } from 'vue'
 import type { BatchNow } from '../api/client'
 
@@ -11,11 +12,15 @@ const due = computed(() => (now && Date.parse(now.now) - putOff.value > AGAIN_MS
 
 <template>
   <p v-if="due" class="told" role="status" data-test="rest">
-    <span
-      >You have worked for {{ Math.round(due.at_it_min) }} minutes. Rest your hands for
-      {{ Math.round(due.rest_min!) }} minutes. Your place is saved.</span
-    >
-    <v-btn variant="outlined" data-test="rest-later" @click="putOff = Date.parse(due.now)">Later</v-btn>
+    <span>{{
+      t('rest-prompt-you-have-worked-for-minutes', {
+        atitmin: Math.round(due.at_it_min),
+        restmin: Math.round(due.rest_min!),
+      })
+    }}</span>
+    <v-btn variant="outlined" data-test="rest-later" @click="putOff = Date.parse(due.now)">{{
+      t('rest-prompt-later')
+    }}</v-btn>
   </p>
 </template>
 

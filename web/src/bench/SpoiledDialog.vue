@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { ref, watch } from 'vue'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
@@ -21,13 +22,28 @@ function spoil() {
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Scrap one" :width="480" does="Scrap it" test="to-scrap" @submit="spoil">
+  <PaperDialog
+    v-model="open"
+    :title="t('spoiled-dialog-scrap-one')"
+    :width="480"
+    :does="t('spoiled-dialog-scrap')"
+    test="to-scrap"
+    @submit="spoil"
+  >
     <p class="quiet">
-      One piece leaves the batch at “{{ step }}”, and its wire goes to the scrap of its metal.
+      {{ t('spoiled-dialog-one-piece-leaves-batch-at', { step }) }}
     </p>
     <p v-if="rescue">
-      <router-link :to="rescue" data-test="to-rescue">See if it can be rescued first</router-link>
+      <router-link :to="rescue" data-test="to-rescue">{{
+        t('spoiled-dialog-see-if-can-be-rescued')
+      }}</router-link>
     </p>
-    <PaperField v-model="reason" label="Reason (optional)" name="reason" autofocus data-test="reason" />
+    <PaperField
+      v-model="reason"
+      :label="t('spoiled-dialog-reason-optional')"
+      name="reason"
+      autofocus
+      data-test="reason"
+    />
   </PaperDialog>
 </template>

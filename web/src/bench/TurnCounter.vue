@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { api, data } from '../api/client'
@@ -69,18 +70,22 @@ useEventListener('keydown', (event) => {
 </script>
 
 <template>
-  <div class="counter" role="group" aria-label="Turn counter">
+  <div class="counter" role="group" :aria-label="t('turn-counter-turn-counter')">
     <span class="turns num" data-test="turns"
-      >{{ turned }}<small> of {{ says }}</small></span
+      >{{ turned }}<small> {{ t('turn-counter-of', { says }) }}</small></span
     >
-    <v-btn data-test="one-turn" @click="byHand(1)">One turn (t)</v-btn>
-    <v-btn variant="text" :disabled="turned === 0" data-test="turn-back" @click="byHand(-1)">One less</v-btn>
-    <v-btn v-if="!watching" :disabled="turned >= whole" data-test="winder" @click="start"
-      >Count with the winder</v-btn
-    >
-    <v-btn v-else color="primary" variant="flat" data-test="winder-stop" @click="stop">Stop</v-btn>
+    <v-btn data-test="one-turn" @click="byHand(1)">{{ t('turn-counter-one-turn-t') }}</v-btn>
+    <v-btn variant="text" :disabled="turned === 0" data-test="turn-back" @click="byHand(-1)">{{
+      t('turn-counter-one-less')
+    }}</v-btn>
+    <v-btn v-if="!watching" :disabled="turned >= whole" data-test="winder" @click="start">{{
+      t('turn-counter-count-with-winder')
+    }}</v-btn>
+    <v-btn v-else color="primary" variant="flat" data-test="winder-stop" @click="stop">{{
+      t('turn-counter-stop')
+    }}</v-btn>
     <p v-if="watching && caution" class="watch">
-      {{ caution }}<template v-if="simulated"> (This is the simulated winder.)</template>
+      {{ caution }}<template v-if="simulated"> {{ t('turn-counter-this-simulated-winder') }}</template>
     </p>
     <p v-if="fault" class="watch" role="alert">{{ fault }}</p>
   </div>

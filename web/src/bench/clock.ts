@@ -1,3 +1,4 @@
+import { t } from '../text'
 import { useNow } from '@vueuse/core'
 import { computed, ref } from 'vue'
 
@@ -15,12 +16,12 @@ export function useServerClock() {
 export function spanOf(ms: number): string {
   const seconds = Math.max(0, Math.round(ms / 1000))
   const minutes = Math.floor(seconds / 60)
-  if (minutes >= 60) return `${Math.floor(minutes / 60)} h ${minutes % 60} min`
-  return minutes > 0 ? `${minutes} min` : `${seconds} s`
+  if (minutes >= 60) return t('clock-h-min', { minutes: Math.floor(minutes / 60), minutes2: minutes % 60 })
+  return minutes > 0 ? t('clock-min', { minutes }) : `${seconds} s`
 }
 
 /** The minutes of some work, as one plans with them: fives above twenty. */
 export const minutesOf = (minutes: number) => {
-  if (minutes < 1) return 'less than a minute'
+  if (minutes < 1) return t('clock-less-than-minute')
   return spanOf((minutes > 20 ? Math.round(minutes / 5) * 5 : Math.round(minutes)) * 60_000)
 }

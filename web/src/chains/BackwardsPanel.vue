@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { ref, watch } from 'vue'
 import { api, data, type ChainRequest, type ChainSheet, type Gives } from '../api/client'
 import { countOf } from '../shared/typing'
@@ -27,7 +28,8 @@ async function fromBag() {
   wrong.value = ''
   gives.value = []
   const rings_n = countOf(count.value)
-  if (rings_n === null) return (wrong.value = `“${count.value}” is not a number of rings. Enter a number.`)
+  if (rings_n === null)
+    return (wrong.value = t('backwards-panel-not-number-rings-enter-number', { count: count.value }))
   try {
     const body = {
       inside_mm: await read(inside.value, false),
@@ -66,33 +68,32 @@ watch(
 <template>
   <div class="back" data-test="backwards">
     <section>
-      <h2>A bag of rings</h2>
+      <h2>{{ t('backwards-panel-bag-rings') }}</h2>
       <form class="line" @submit.prevent="fromBag">
         <input
           v-model="count"
           class="word short"
           inputmode="numeric"
-          aria-label="How many rings"
+          :aria-label="t('backwards-panel-how-many-rings')"
           data-test="bag-count"
-        />
-        rings,
-        <input
+        />{{ t('backwards-panel-rings')
+        }}<input
           v-model="inside"
           class="word"
-          placeholder="5 mm"
-          aria-label="Inside of the rings"
+          :placeholder="t('backwards-panel-5-mm')"
+          :aria-label="t('backwards-panel-inside-rings')"
           data-test="bag-inside"
-        />
-        inside, of
-        <input
+        />{{ t('backwards-panel-inside')
+        }}<input
           v-model="wire"
           class="word"
           :placeholder="settings.settings.unit === 'inch' ? '18 ga' : '1.2 mm'"
-          aria-label="Their wire"
+          :aria-label="t('backwards-panel-their-wire')"
           data-test="bag-wire"
-        />
-        wire
-        <v-btn type="submit" variant="outlined" density="comfortable" data-test="bag-ask">How long?</v-btn>
+        />{{ t('backwards-panel-wire')
+        }}<v-btn type="submit" variant="outlined" density="comfortable" data-test="bag-ask">{{
+          t('backwards-panel-how-long')
+        }}</v-btn>
       </form>
       <ul class="gives" data-test="gives">
         <li v-for="one in gives" :key="one.weave" :class="{ quiet: one.suits === 'cannot' }">
@@ -101,16 +102,21 @@ watch(
       </ul>
     </section>
     <section>
-      <h2>By thickness</h2>
+      <h2>{{ t('backwards-panel-by-thickness') }}</h2>
       <form class="line" @submit.prevent="forLook">
-        A chain about
-        <input v-model="across" class="word" placeholder="6 mm" aria-label="Width" data-test="across" />
-        wide
-        <v-btn type="submit" variant="outlined" density="comfortable" data-test="across-ask"
-          >Which wire?</v-btn
-        >
+        {{ t('backwards-panel-chain-about')
+        }}<input
+          v-model="across"
+          class="word"
+          :placeholder="t('backwards-panel-6-mm')"
+          :aria-label="t('backwards-panel-width')"
+          data-test="across"
+        />{{ t('backwards-panel-wide')
+        }}<v-btn type="submit" variant="outlined" density="comfortable" data-test="across-ask">{{
+          t('backwards-panel-which-wire')
+        }}</v-btn>
       </form>
-      <p v-if="looked && !wires.length" class="quiet">None of your rods suits this weave in a usual wire.</p>
+      <p v-if="looked && !wires.length" class="quiet">{{ t('backwards-panel-none-your-rods-suits-this') }}</p>
       <ul class="gives">
         <li v-for="one in wires" :key="one.told">
           <button type="button" class="plain rod" @click="emit('set', one.request)">{{ one.told }}</button>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, ref } from 'vue'
 import type { ChainRequest, ChainSheet } from '../api/client'
 
@@ -11,10 +12,12 @@ const shownRods = computed(() => (showAll.value ? backwards.rods : backwards.rod
 
 <template>
   <section>
-    <h2>Best for this weave</h2>
+    <h2>{{ t('best-rods-best-for-this-weave') }}</h2>
     <p class="best serif">{{ backwards.best_told }}</p>
     <p v-if="!backwards.rods.length" class="quiet">
-      You have no round rods listed. <router-link to="/tools">Add your rods</router-link> to rank them here.
+      {{ t('best-rods-you-have-no-round-rods')
+      }}<router-link to="/tools">{{ t('best-rods-add-your-rods') }}</router-link
+      >{{ t('best-rods-rank-them-here') }}
     </p>
     <ol class="rods">
       <li v-for="rod in shownRods" :key="rod.shown">
@@ -31,7 +34,7 @@ const shownRods = computed(() => (showAll.value ? backwards.rods : backwards.rod
       </li>
     </ol>
     <button v-if="backwards.rods.length > 9" type="button" class="plain link" @click="showAll = !showAll">
-      {{ showAll ? 'fewer' : `all ${backwards.rods.length} rods` }}
+      {{ showAll ? 'fewer' : t('best-rods-all-rods', { rods: backwards.rods.length }) }}
     </button>
   </section>
 </template>

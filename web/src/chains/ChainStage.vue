@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useElementSize, useRafFn } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useTheme } from 'vuetify'
@@ -134,7 +135,7 @@ const seenFrom = (side: (typeof sides)[number]) =>
       class="place"
       tabindex="0"
       role="img"
-      :aria-label="`${says} Drag or use the arrow keys to turn it.`"
+      :aria-label="t('chain-stage-drag-or-use-arrow-keys', { says })"
       data-test="chain-stage"
       @pointerdown="grab"
       @pointermove="drag"
@@ -144,7 +145,7 @@ const seenFrom = (side: (typeof sides)[number]) =>
     >
       <canvas ref="canvas" aria-hidden="true" />
     </div>
-    <span class="from no-print" role="group" aria-label="View from">
+    <span class="from no-print" role="group" :aria-label="t('chain-stage-view-from')">
       <button
         v-for="side in sides"
         :key="side.key"
@@ -156,7 +157,7 @@ const seenFrom = (side: (typeof sides)[number]) =>
       >
         {{ side.says }}
       </button>
-      <span class="quiet hint">drag to turn</span>
+      <span class="quiet hint">{{ t('chain-stage-drag-turn') }}</span>
       <slot />
     </span>
   </div>

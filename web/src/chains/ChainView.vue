@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import {
@@ -45,9 +46,9 @@ const bench = computed(() =>
   atTheBench(chain.worked?.figures ?? [], ['rings', 'rings-to-make', 'chain-length']),
 )
 const views = [
-  { key: 'three', test: 'three', says: 'three repeats' },
+  { key: 'three', test: 'three', says: t('chain-view-three-repeats') },
   { key: 'twelve', test: 'twelve', says: 'twelve' },
-  { key: 'build', test: 'build', says: 'ring by ring' },
+  { key: 'build', test: 'build', says: t('chain-view-ring-by-ring') },
   { key: 'backwards', test: 'backwards-view', says: 'backwards' },
 ] as const
 const shown = ref<(typeof views)[number]['key']>('three')
@@ -97,18 +98,26 @@ function goToTyped(event: Event) {
   const field = event.target as HTMLInputElement
   const typed = countOf(field.value)
   if (typed) goTo(typed)
-  else notice.say(`“${field.value}” is not a ring number. Enter a number.`)
+  else notice.say(t('chain-view-not-ring-number-enter-number', { field: field.value }))
   field.value = String(n.value)
 }
 
 const files = [
-  { file: 'plan.pdf', says: 'Plan and weaving steps, PDF', hint: 'A4, six rows drawn at true size' },
-  { file: 'drawing.svg', says: 'Drawing, SVG', hint: 'six rows from three sides, true size' },
-  { file: 'chain.stl', says: 'Solid rings, STL', hint: 'its first 24 rows at most, mm' },
-  { file: 'rings.csv', says: 'Rings to make, CSV', hint: 'one line per part' },
-  { file: 'placings.csv', says: 'Weaving steps, CSV', hint: 'one line per ring' },
-  { file: 'chain.json', says: 'Chain, JSON', hint: 'can be imported again' },
-  { file: 'weave.json', says: 'Weave, JSON', hint: 'rings and links, for another workshop' },
+  {
+    file: 'plan.pdf',
+    says: t('chain-view-plan-weaving-steps-pdf'),
+    hint: t('chain-view-a4-six-rows-drawn-at'),
+  },
+  { file: 'drawing.svg', says: t('chain-view-drawing-svg'), hint: t('chain-view-six-rows-from-three-sides') },
+  { file: 'chain.stl', says: t('chain-view-solid-rings-stl'), hint: t('chain-view-its-first-24-rows-at') },
+  { file: 'rings.csv', says: t('chain-view-rings-make-csv'), hint: t('chain-view-one-line-per-part') },
+  { file: 'placings.csv', says: t('chain-view-weaving-steps-csv'), hint: t('chain-view-one-line-per-ring') },
+  { file: 'chain.json', says: t('chain-view-chain-json'), hint: t('chain-view-can-be-imported-again') },
+  {
+    file: 'weave.json',
+    says: t('chain-view-weave-json'),
+    hint: t('chain-view-rings-links-for-another-workshop'),
+  },
 ]
 
 async function take(file: string) {
@@ -126,31 +135,39 @@ async function take(file: string) {
 }
 
 const words: Record<ChainSlot, Word> = {
-  chains: { title: 'How many chains', hint: 'a count' },
-  length: { title: 'Length when worn, with the clasp', hint: '42 cm, 16 1/2 in', length: true },
-  weave: { title: 'The weave', hint: 'byzantine, 4 in 1 sheet' },
-  across: { title: 'Width in repeats', hint: 'a count' },
-  temper: { title: 'Temper of the wire' },
-  metal: { title: 'Metal' },
-  size: { title: 'Size of the wire', hint: '1.2 mm, 16 awg, .050"', length: 'of-wire' },
-  lot: { title: 'Spool the wire comes from', hint: 'lot 5, or any' },
-  winding: { title: 'How the rings are wound' },
-  mandrel: { title: 'The rod they are wound on', hint: '5 mm, 3/16 in dowel' },
-  cutting: { title: 'How the coil is cut' },
-  blade: { title: 'Saw blade' },
-  second: { title: 'Rings of the second part', says: 'The same as the others, or another metal.' },
-  'second-metal': { title: 'Metal of the second part' },
-  'second-size': { title: 'Wire of the second part', hint: '1 mm, 18 awg', length: 'of-wire' },
-  'second-mandrel': { title: 'Rod of the second part', hint: '4 mm, 5/32 in' },
-  clasp: { title: 'The clasp', hint: 'S clasp, or no clasp' },
-  ease: {
-    title: 'Ease',
-    hint: '5 mm, or -5 mm for room',
+  chains: { title: t('chain-view-how-many-chains'), hint: 'a count' },
+  length: {
+    title: t('chain-view-length-when-worn-with-clasp'),
+    hint: t('chain-view-42-cm-16-1-2'),
     length: true,
-    says: 'A chain stretches with wear, so it is made this much shorter. A minus leaves room.',
   },
-  spares: { title: 'Spare rings', hint: 'a count' },
-  spoiled: { title: 'Expected scrap', hint: '3 %' },
+  weave: { title: t('chain-view-weave'), hint: t('chain-view-byzantine-4-in-1-sheet') },
+  across: { title: t('chain-view-width-in-repeats'), hint: 'a count' },
+  temper: { title: t('chain-view-temper-wire') },
+  metal: { title: t('chain-view-metal') },
+  size: { title: t('chain-view-size-wire'), hint: t('chain-view-1-2-mm-16-awg'), length: 'of-wire' },
+  lot: { title: t('chain-view-spool-wire-comes-from'), hint: t('chain-view-lot-5-or-any') },
+  winding: { title: t('chain-view-how-rings-wound') },
+  mandrel: { title: t('chain-view-rod-they-wound-on'), hint: t('chain-view-5-mm-3-16-in') },
+  cutting: { title: t('chain-view-how-coil-cut') },
+  blade: { title: t('chain-view-saw-blade') },
+  second: { title: t('chain-view-rings-second-part'), says: t('chain-view-same-as-others-or-another') },
+  'second-metal': { title: t('chain-view-metal-second-part') },
+  'second-size': {
+    title: t('chain-view-wire-second-part'),
+    hint: t('chain-view-1-mm-18-awg'),
+    length: 'of-wire',
+  },
+  'second-mandrel': { title: t('chain-view-rod-second-part'), hint: t('chain-view-4-mm-5-32-in') },
+  clasp: { title: t('chain-view-clasp'), hint: t('chain-view-s-clasp-or-no-clasp') },
+  ease: {
+    title: t('chain-view-ease'),
+    hint: t('chain-view-5-mm-or-5-mm'),
+    length: true,
+    says: t('chain-view-chain-stretches-with-wear-so'),
+  },
+  spares: { title: t('chain-view-spare-rings'), hint: 'a count' },
+  spoiled: { title: t('chain-view-expected-scrap'), hint: '3 %' },
 }
 
 const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
@@ -194,29 +211,29 @@ onMounted(() => attempt(chain.open()))
     v-model:shown="shown"
     v-model:true-size="trueSize"
     :desk="chain"
-    title="Chain"
+    :title="t('chain-view-chain')"
     :views="views"
     :files="files"
-    :beside="shown === 'build' ? 'The next ring' : shown === 'backwards' ? 'Rods' : 'Figures'"
+    :beside="shown === 'build' ? t('chain-view-next-ring') : shown === 'backwards' ? 'Rods' : 'Figures'"
     :bench="bench"
     @keep="keeping = true"
     @take="take"
   >
     <template #tools>
-      <v-btn variant="text" data-test="own" @click="owning = true">Own weave</v-btn>
+      <v-btn variant="text" data-test="own" @click="owning = true">{{ t('chain-view-own-weave') }}</v-btn>
     </template>
     <template #sentence>
       <SentenceLine :desk="chain" :words="(slot) => words[slot as ChainSlot]" />
       <p class="more quiet">
         <template v-if="hasSecond && !chain.draft?.second_ring">
-          Its {{ parts[1]?.name }} rings can be
-          <button
+          {{ t('chain-view-its-rings-can-be', { name: parts[1]?.name })
+          }}<button
             type="button"
             class="plain link"
             data-test="two-kinds"
             @click="set({ ...chain.draft!, second_ring: chain.draft!.ring })"
           >
-            another metal or size</button
+            {{ t('chain-view-another-metal-or-size') }}</button
           >.
         </template>
         <button
@@ -226,17 +243,21 @@ onMounted(() => attempt(chain.open()))
           data-test="all-alike"
           @click="set({ ...chain.draft!, second_ring: undefined })"
         >
-          All rings the same again</button
-        ><template v-if="chain.draft?.second_ring">. </template>
+          {{ t('chain-view-all-rings-same-again') }}</button><template v-if="chain.draft?.second_ring"
+          >.
+        </template>
         <template v-for="(ring, i) in chain.worked?.ring_plans ?? []" :key="i">
           <button type="button" class="plain link" :data-test="`ring-plan-${i}`" @click="openRings(ring)">
-            {{ i === 0 ? 'The ring plan behind it' : `that of its ${parts[i]?.name} rings` }}</button>{{
-            i + 1 < (chain.worked?.ring_plans.length ?? 0) ? ', ' : '. '
-          }}
+            {{
+              i === 0
+                ? t('chain-view-ring-plan-behind')
+                : t('chain-view-that-its-rings', { name: parts[i]?.name })
+            }}</button>{{ i + 1 < (chain.worked?.ring_plans.length ?? 0) ? ', ' : '. ' }}
         </template>
         <template v-if="chain.draft?.clasp">
-          Its clasp is
-          <button type="button" class="plain link" data-test="clasp-room" @click="openClasp">a finding</button
+          {{ t('chain-view-its-clasp')
+          }}<button type="button" class="plain link" data-test="clasp-room" @click="openClasp">
+            {{ t('chain-view-finding') }}</button
           >.
         </template>
       </p>
@@ -258,28 +279,29 @@ onMounted(() => attempt(chain.open()))
         :class="{ stale: !chain.sound }"
         :rings="placing.rings"
         :colours="colours"
-        :says="placing.placing?.text ?? 'The chain is done.'"
+        :says="placing.placing?.text ?? t('chain-view-chain-done')"
         placing
       />
       <p class="steps no-print">
-        <v-btn variant="text" :disabled="n <= 1" data-test="ring-back" @click="step(-1)">Back one</v-btn>
+        <v-btn variant="text" :disabled="n <= 1" data-test="ring-back" @click="step(-1)">{{
+          t('chain-view-back-one')
+        }}</v-btn>
         <input
           :value="n"
           class="word at"
           inputmode="numeric"
-          aria-label="Which ring to add"
+          :aria-label="t('chain-view-which-ring-add')"
           data-test="ring-n"
           @change="goToTyped"
-        />
-        of {{ placing.of_n }} open rings
-        <v-btn variant="text" :disabled="n >= placing.of_n" data-test="ring-on" @click="step(1)"
-          >Next ring</v-btn
-        >
+        />{{ t('chain-view-open-rings', { ofn: placing.of_n })
+        }}<v-btn variant="text" :disabled="n >= placing.of_n" data-test="ring-on" @click="step(1)">{{
+          t('chain-view-next-ring-2')
+        }}</v-btn>
         <v-btn
           variant="text"
           :disabled="placing.row_done_n >= placing.of_n"
           @click="n = placing.row_done_n + 1"
-          >Next row</v-btn
+          >{{ t('chain-view-next-row') }}</v-btn
         >
       </p>
     </template>
@@ -290,13 +312,14 @@ onMounted(() => attempt(chain.open()))
         :class="{ stale: !chain.sound }"
         :rings="rings"
         :colours="colours"
-        :says="`${chain.sheet.text} Drawn taut.`"
+        :says="t('chain-view-drawn-taut', { sheet: chain.sheet.text })"
         :true-pixels="truePixels"
       >
-        <ul v-if="hasSecond" class="legend" aria-label="Parts of the weave">
+        <ul v-if="hasSecond" class="legend" :aria-label="t('chain-view-parts-weave')">
           <li v-for="(part, i) in parts" :key="part.name">
-            <span class="swatch" :class="{ ticked: i > 0 }" :style="{ '--part': part.colour }" />
-            {{ part.name }}: {{ part.rings_n }} rings
+            <span class="swatch" :class="{ ticked: i > 0 }" :style="{ '--part': part.colour }" />{{
+              t('chain-view-rings', { name: part.name, ringsn: part.rings_n })
+            }}
           </li>
         </ul>
       </ChainStage>
@@ -330,7 +353,7 @@ onMounted(() => attempt(chain.open()))
       <KeepDialog
         v-model="keeping"
         :desk="chain"
-        noun="chain"
+        :noun="t('chain-view-chain-2')"
         @kept="refreshKept"
         @undone="((chain.kept = null), refreshKept())"
       />
@@ -343,7 +366,7 @@ onMounted(() => attempt(chain.open()))
       />
     </template>
   </DeskFrame>
-  <p v-else class="page quiet" role="status">Loading the chain…</p>
+  <p v-else class="page quiet" role="status">{{ t('chain-view-loading-chain') }}</p>
 </template>
 
 <style scoped>

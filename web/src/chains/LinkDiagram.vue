@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, ref } from 'vue'
 import type { Weave } from '../api/client'
 
@@ -82,11 +83,11 @@ const drawn = computed(() =>
   cells.value.flatMap(([on, aside]) =>
     props.rings.map((part, ring) => {
       const at = { ring, on: on!, aside: aside! }
-      const where = on === 0 ? '' : on! < 0 ? ' of the cell before' : ' of the next cell'
+      const where = on === 0 ? '' : on! < 0 ? t('link-diagram-cell-before') : t('link-diagram-next-cell')
       return {
         at,
         ...place(at),
-        says: `${letter(ring)}${where}${aside ? ', to the right' : ''}`,
+        says: `${letter(ring)}${where}${aside ? t('link-diagram-right') : ''}`,
         part,
         here: on === 0 && !aside,
       }
@@ -100,7 +101,7 @@ const drawn = computed(() =>
     class="links"
     :viewBox="`0 0 300 ${sheet ? 250 : 140}`"
     role="group"
-    aria-label="Which ring goes through which"
+    :aria-label="t('link-diagram-which-ring-goes-through-which')"
   >
     <line v-for="(line, i) in lines" :key="i" v-bind="line" class="link" />
     <g

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { api, data, faultsOf, type Fault, type KnownWeave, type Relaxed, type Weave } from '../api/client'
@@ -25,7 +26,7 @@ const own = useQuery({
 })
 
 const blank = (): Weave => ({
-  name: 'My weave',
+  name: t('own-weave-my-weave'),
   rings: ['ring', 'ring'],
   links: [
     { ring: 0, through: 1 },
@@ -46,7 +47,7 @@ function takeKnown(event: Event) {
   const one = known.data.value?.find(
     (weave: KnownWeave) => weave.weave === (event.target as HTMLSelectElement).value,
   )
-  if (one) take({ ...one.design, name: `${one.name}, mine` })
+  if (one) take({ ...one.design, name: t('own-weave-mine', { name: one.name }) })
 }
 function takeOwn(event: Event) {
   const entry = own.data.value?.entries.find(
@@ -110,7 +111,11 @@ const look = (id: number) => data(api.GET('/api/chains/relaxing/{id}', { params:
 function follow(state: State) {
   job.value = state.working ? state.job : null
   const { tried_n = 0, of_n = 0, smallest_ratio } = state.progress ?? {}
-  far.value = `${tried_n} of ${of_n} starts${smallest_ratio ? `, ${smallest_ratio.toFixed(2)} so far` : ''}`
+  far.value = t('own-weave-starts', {
+    triedn: tried_n,
+    ofn: of_n,
+    far: smallest_ratio ? t('own-weave-so-far', { smallestratio: smallest_ratio.toFixed(2) }) : '',
+  })
   if (state.working) {
     timer = setTimeout(async () => {
       try {
@@ -145,7 +150,7 @@ async function keep() {
     keptAs.value = { id: written.entry.id, revision: written.entry.revision }
     const refresh = () => queries.invalidateQueries({ queryKey: ['own-weaves'] })
     await refresh()
-    notice.did(`Saved the weave “${body.name}”.`, written.undo, refresh)
+    notice.did(t('own-weave-saved-weave', { name: body.name }), written.undo, refresh)
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }
@@ -158,13 +163,23 @@ function use() {
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Your own weave" :width="940">
+  <PaperDialog v-model="open" :title="t('own-weave-your-own-weave')" :width="940">
     <div class="own">
       <section>
         <p class="line">
-          <input v-model="weave.name" class="word name" aria-label="Name" data-test="weave-name" />
-          <select class="word" aria-label="Start from" data-test="weave-from" @change="takeKnown">
-            <option value="">a known weave</option>
+          <input
+            v-model="weave.name"
+            class="word name"
+            :aria-label="t('own-weave-name')"
+            data-test="weave-name"
+          />
+          <select
+            class="word"
+            :aria-label="t('own-weave-start-from')"
+            data-test="weave-from"
+            @change="takeKnown"
+          >
+            <option value="">{{ t('own-weave-known-weave') }}</option>
             <option v-for="one in known.data.value ?? []" :key="one.weave" :value="one.weave">
               {{ one.name }}
             </option>
@@ -172,19 +187,18 @@ function use() {
           <select
             v-if="own.data.value?.entries.length"
             class="word"
-            aria-label="Saved weaves"
+            :aria-label="t('own-weave-saved-weaves')"
             data-test="weave-kept"
             @change="takeOwn"
           >
-            <option value="">open a saved weave</option>
+            <option value="">{{ t('own-weave-open-saved-weave') }}</option>
             <option v-for="one in own.data.value.entries" :key="one.id" :value="String(one.id)">
               {{ one.name }}
             </option>
           </select>
         </p>
         <p class="quiet hint">
-          Tap a ring, then the ring it goes through. Tap the same two again to remove the link. Dark rings are
-          one repeat; pale ones are the repeats beside it.
+          {{ t('own-weave-tap-ring-then-ring-goes') }}
         </p>
         <LinkDiagram
           v-model="weave.links"
@@ -199,38 +213,46 @@ function use() {
             :disabled="weave.rings.length >= 12"
             data-test="add-ring"
             @click="addRing"
-            >Add ring</v-btn
+            >{{ t('own-weave-add-ring') }}</v-btn
           >
-          <v-btn variant="outlined" density="comfortable" :disabled="weave.rings.length < 2" @click="dropRing"
-            >Remove ring</v-btn
+          <v-btn
+            variant="outlined"
+            density="comfortable"
+            :disabled="weave.rings.length < 2"
+            @click="dropRing"
+            >{{ t('own-weave-remove-ring') }}</v-btn
           >
           <label>
-            each repeat
-            <select v-model="goesOn" class="word" data-test="goes-on">
-              <option value="0">goes straight on</option>
-              <option value="90">turns by a quarter</option>
-              <option value="180">turns by half</option>
-              <option value="free">turns freely</option>
-              <option value="sheet">continues as a sheet</option>
+            {{ t('own-weave-each-repeat')
+            }}<select v-model="goesOn" class="word" data-test="goes-on">
+              <option value="0">{{ t('own-weave-goes-straight-on') }}</option>
+              <option value="90">{{ t('own-weave-turns-by-quarter') }}</option>
+              <option value="180">{{ t('own-weave-turns-by-half') }}</option>
+              <option value="free">{{ t('own-weave-turns-freely') }}</option>
+              <option value="sheet">{{ t('own-weave-continues-as-sheet') }}</option>
             </select>
           </label>
         </p>
         <p class="parts">
           <label v-for="(_, i) in weave.rings" :key="i">
             {{ letter(i) }}
-            <input v-model="weave.rings[i]" class="word part" :aria-label="`Part of ring ${letter(i)}`" />
+            <input
+              v-model="weave.rings[i]"
+              class="word part"
+              :aria-label="t('own-weave-part-ring', { i: letter(i) })"
+            />
           </label>
         </p>
         <p v-if="weave.folds?.length" class="quiet hint">
-          {{ weave.folds.length }} of its rings stay folded over others, as in the weave it came from.
+          {{ t('own-weave-its-rings-stay-folded-over', { folds: weave.folds.length }) }}
         </p>
       </section>
       <section class="result">
         <p v-if="job" role="status" class="quiet" data-test="relaxing">
-          Working out how it lies: {{ far }}
-          <v-btn variant="text" density="comfortable" data-test="stop" @click="stop"
-            >Stop and use the best</v-btn
-          >
+          {{ t('own-weave-working-out-how-lies', { far })
+          }}<v-btn variant="text" density="comfortable" data-test="stop" @click="stop">{{
+            t('own-weave-stop-use-best')
+          }}</v-btn>
         </p>
         <template v-else-if="found">
           <p class="serif told" data-test="relaxed">{{ found.told }}</p>
@@ -240,11 +262,11 @@ function use() {
             class="picture"
             :rings="found.rings"
             :colours="[colour]"
-            :says="`${weave.name}, worked out.`"
+            :says="t('own-weave-worked-out', { name: weave.name })"
           />
         </template>
         <p v-else-if="!faults.length" class="quiet">
-          Work it out to see how it lies, and the smallest ratio it needs.
+          {{ t('own-weave-work-out-see-how-lies') }}
         </p>
         <ul v-if="faults.length" class="stop" role="alert" data-test="weave-faults">
           <li v-for="fault in faults" :key="fault.sentence">{{ fault.sentence }}</li>
@@ -252,14 +274,16 @@ function use() {
       </section>
     </div>
     <div class="acts">
-      <v-btn variant="text" @click="open = false">Close</v-btn>
+      <v-btn variant="text" @click="open = false">{{ t('own-weave-close') }}</v-btn>
       <v-btn variant="text" data-test="keep-weave" @click="keep">{{
-        keptAs ? 'Save changes' : 'Save weave'
+        keptAs ? t('own-weave-save-changes') : t('own-weave-save-weave')
       }}</v-btn>
-      <v-btn variant="outlined" :disabled="!!job" data-test="relax" @click="relax">Work it out</v-btn>
-      <v-btn variant="flat" color="primary" :disabled="!found?.fits" data-test="use-weave" @click="use"
-        >Plan a chain in it</v-btn
-      >
+      <v-btn variant="outlined" :disabled="!!job" data-test="relax" @click="relax">{{
+        t('own-weave-work-out')
+      }}</v-btn>
+      <v-btn variant="flat" color="primary" :disabled="!found?.fits" data-test="use-weave" @click="use">{{
+        t('own-weave-plan-chain-in')
+      }}</v-btn>
     </div>
   </PaperDialog>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import type { PlacingShown } from '../api/client'
 
 /** What to do with the next ring, in words. */
@@ -8,27 +9,33 @@ defineProps<{ shown: PlacingShown }>()
 <template>
   <div v-if="shown.placing" class="placing" data-test="placing">
     <p class="place num">
-      Row {{ shown.placing.row }} <span class="quiet">of {{ shown.placing.rows_n }}</span>
+      {{ t('placing-card-row', { row: shown.placing.row })
+      }}<span class="quiet">{{ t('placing-card-of', { rowsn: shown.placing.rows_n }) }}</span>
     </p>
     <p class="ring">
-      ring {{ shown.placing.in_row }} of {{ shown.placing.of_row }}: <b>{{ shown.placing.ring }}</b>
+      {{ t('placing-card-ring', { inrow: shown.placing.in_row, ofrow: shown.placing.of_row })
+      }}<b>{{ shown.placing.ring }}</b>
     </p>
     <p class="text serif" data-test="placing-text">{{ shown.placing.text }}</p>
-    <ul class="key" aria-label="Key to the drawing">
-      <li><span class="dot new" /> the new ring, its gap open</li>
+    <ul class="key" :aria-label="t('placing-card-key-drawing')">
+      <li><span class="dot new" />{{ t('placing-card-new-ring-its-gap-open') }}</li>
       <li v-if="shown.placing.through.length">
-        <span class="dot through" /> through {{ shown.placing.through.join(', ') }}
+        <span class="dot through" />{{
+          t('placing-card-through', { through: shown.placing.through.join(', ') })
+        }}
       </li>
       <li v-if="shown.placing.takes_up.length">
-        <span class="dot up" /> closed, picked up: {{ shown.placing.takes_up.join(', ') }}
+        <span class="dot up" />{{
+          t('placing-card-closed-picked-up', { takesup: shown.placing.takes_up.join(', ') })
+        }}
       </li>
     </ul>
     <details>
-      <summary>If it went wrong</summary>
+      <summary>{{ t('placing-card-if-went-wrong') }}</summary>
       <p>{{ shown.placing.if_wrong }}</p>
     </details>
   </div>
-  <p v-else class="text serif">All rings are in. Hang the clasp in the last row, or join it to the first.</p>
+  <p v-else class="text serif">{{ t('placing-card-all-rings-in-hang-clasp') }}</p>
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed } from 'vue'
 import type { OnScale } from '../api/client'
 
@@ -24,18 +25,26 @@ const ticks = computed(() => Array.from({ length: Math.floor(most.value) - 1 }, 
 </script>
 
 <template>
-  <section class="scale" aria-label="The ratio in every weave" data-test="scale">
+  <section class="scale" :aria-label="t('ratio-scale-ratio-in-every-weave')" data-test="scale">
     <p class="head">
       <span class="quiet">
-        aspect ratio
-        <button v-if="brief" type="button" class="plain link" data-test="every-weave" @click="emit('every')">
-          in every weave
+        {{ t('ratio-scale-aspect-ratio')
+        }}<button
+          v-if="brief"
+          type="button"
+          class="plain link"
+          data-test="every-weave"
+          @click="emit('every')"
+        >
+          {{ t('ratio-scale-in-every-weave') }}
         </button>
       </span>
       <span class="key quiet">
-        <span class="mark cannot" /> not possible <span class="mark stiff" /> stiff
-        <span class="mark usual" /> usual <span class="mark loose" /> loose
-        <span class="mark floppy" /> floppy
+        <span class="mark cannot" />{{ t('ratio-scale-not-possible') }}<span class="mark stiff" />{{
+          t('ratio-scale-stiff')
+        }}<span class="mark usual" />{{ t('ratio-scale-usual') }}<span class="mark loose" />{{
+          t('ratio-scale-loose')
+        }}<span class="mark floppy" />{{ t('ratio-scale-floppy') }}
       </span>
     </p>
     <ol class="rows">

@@ -1,3 +1,4 @@
+import { t } from '../text'
 import { defineStore } from 'pinia'
 import {
   api,
@@ -22,7 +23,7 @@ export const useChain = defineStore('chain', () =>
       const page = await data(api.GET('/api/chains', { params: { query: { most: 1 } } }))
       const last = page.entries[0]
       if (last) return { request: last.record.request, entry: last }
-      const text = '19 cm byzantine quarter-hard red brass 1.2 mm 5 mm rod'
+      const text = t('chain-19-cm-byzantine-quarter-hard')
       const { chain } = await data(api.POST('/api/ask', { body: { text } }))
       return chain ? { request: chain } : null
     },

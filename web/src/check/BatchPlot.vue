@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed } from 'vue'
 import type { BatchChart } from '../api/client'
 import { usePlotLook } from '../drawing/plot'
@@ -12,9 +13,15 @@ const look = usePlotLook()
 const settings = useSettings()
 const { across, acrossUnit } = useAmounts()
 
-const described = computed(
-  () =>
-    `${props.what} of ${props.chart.pieces.length} pieces, on the mean ${across(props.chart.mean)}, ± ${across(props.chart.spread)} from one to the next; may be from ${across(props.chart.least)} to ${across(props.chart.most)}.`,
+const described = computed(() =>
+  t('batch-plot-pieces-on-mean-from-one', {
+    what: props.what,
+    pieces: props.chart.pieces.length,
+    mean: across(props.chart.mean),
+    spread: across(props.chart.spread),
+    least: across(props.chart.least),
+    most: across(props.chart.most),
+  }),
 )
 const told = computed(() => new Set(props.chart.signs.flatMap((sign) => sign.pieces_n)))
 const option = computed(() => {
@@ -32,7 +39,11 @@ const option = computed(() => {
     tooltip: {
       ...tooltip,
       formatter: (point: { value: number[] }) =>
-        `number ${point.value[0]}: ${point.value[1]!.toFixed(settings.caliper.places_n)} ${acrossUnit.value}`,
+        t('batch-plot-number', {
+          point: point.value[0],
+          placesn: point.value[1]!.toFixed(settings.caliper.places_n),
+          across_unit: acrossUnit.value,
+        }),
     },
     xAxis: {
       ...axis,
@@ -81,7 +92,7 @@ const option = computed(() => {
     <h2>
       {{ what }}
       <span class="quiet"
-        >{{ across(chart.mean) }} on the mean, ± {{ across(chart.spread)
+        >{{ t('batch-plot-on-mean', { mean: across(chart.mean), spread: across(chart.spread) })
         }}<template v-if="chart.would_pass">, {{ chart.would_pass }}</template></span
       >
     </h2>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, data } from '../api/client'
@@ -19,25 +20,27 @@ const { data: misfit, error } = useQuery({
 </script>
 
 <template>
-  <section class="causes" aria-label="Causes" data-test="causes">
-    <h2>Why number {{ pieceN }} came out like this</h2>
+  <section class="causes" :aria-label="t('cause-panel-causes')" data-test="causes">
+    <h2>{{ t('cause-panel-why-number-came-out-like', { piece_n: pieceN }) }}</h2>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
     <template v-else-if="misfit">
       <p class="told" data-test="cause-told">
         {{ misfit.told }}
-        <v-btn v-if="misfit.measure_next" class="no-print" @click="emit('measure', misfit.measure_next!)"
-          >Measure that</v-btn
-        >
+        <v-btn v-if="misfit.measure_next" class="no-print" @click="emit('measure', misfit.measure_next!)">{{
+          t('cause-panel-measure-that')
+        }}</v-btn>
       </p>
       <ol>
         <li v-for="one in misfit.causes" :key="one.cause">
           <b>{{ one.told }}</b>
-          <span v-if="!misfit.together" class="quiet num">{{ Math.round(100 * one.share) }} in 100</span>
+          <span v-if="!misfit.together" class="quiet num">{{
+            t('cause-panel-in-100', { share: Math.round(100 * one.share) })
+          }}</span>
           <p>{{ one.change }}</p>
         </li>
       </ol>
     </template>
-    <v-btn variant="text" class="no-print" @click="emit('close')">Close</v-btn>
+    <v-btn variant="text" class="no-print" @click="emit('close')">{{ t('cause-panel-close') }}</v-btn>
   </section>
 </template>
 

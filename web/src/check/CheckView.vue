@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
@@ -116,9 +117,9 @@ async function readCaliper() {
   } finally {
     busy.value = false
   }
-  told.value = `${shows.simulated ? 'The simulated caliper shows' : 'The caliper shows'} ${shows.told}`
+  told.value = `${shows.simulated ? t('check-view-simulated-caliper-shows') : t('check-view-caliper-shows')} ${shows.told}`
   if (!shows.steady) {
-    faults.value = ['Not saved: the reading isn’t steady.']
+    faults.value = [t('check-view-not-saved-reading-isnt-steady')]
     return
   }
   await keep({ value: shows.mm, from: shows.simulated ? 'simulated' : 'caliper' })
@@ -128,13 +129,15 @@ async function setAside(reading_n: number, aside: boolean) {
   try {
     const body = { reading_n, aside }
     take(await data(api.POST('/api/checks/{id}/aside', { params: path.value, body })))
-    notice.say(aside ? 'Set aside. It no longer counts.' : 'Counts again.', () => setAside(reading_n, !aside))
+    notice.say(aside ? t('check-view-set-aside-no-longer-counts') : t('check-view-counts-again'), () =>
+      setAside(reading_n, !aside),
+    )
   } catch (thrown) {
     notice.fail(thrown)
   }
 }
 
-const verdicts = { pass: 'passes', rework: 'fix it', reject: 'set it apart' }
+const verdicts = { pass: 'passes', rework: t('check-view-fix'), reject: t('check-view-set-apart') }
 const keys = computed(() => {
   const used = new Set([
     ...(sheet.value?.keys ?? []),
@@ -165,9 +168,11 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
 
 <template>
   <div class="page check">
-    <p class="crumb no-print"><router-link to="/measure">Measurements</router-link></p>
+    <p class="crumb no-print">
+      <router-link to="/measure">{{ t('check-view-measurements') }}</router-link>
+    </p>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-    <p v-else-if="!view" class="quiet" role="status">Loading…</p>
+    <p v-else-if="!view" class="quiet" role="status">{{ t('check-view-loading') }}</p>
     <template v-else-if="sheet && check">
       <h1>{{ view.entry.name }}</h1>
       <p class="quiet sentence">{{ view.entry.sentence }}</p>
@@ -175,14 +180,15 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
         <div class="stage" data-test="check-drawing" :style="{ '--metal': sheet.colour }">
           <DrawingStage v-if="drawn" :drawing="drawn" />
         </div>
-        <section class="now" aria-label="What to measure">
+        <section class="now" :aria-label="t('check-view-what-measure')">
           <template v-if="at && dimension">
             <p class="which serif" data-test="measure-next">
-              <template v-if="check.pieces_n > 1">Number {{ at.piece_n }}: </template>{{ dimension.what }}
+              <template v-if="check.pieces_n > 1"
+                >{{ t('check-view-number', { piecen: at.piece_n }) }} </template>{{ dimension.what }}
             </p>
             <p class="how">{{ chosen ? dimension.how : (sheet.next?.told ?? dimension.how) }}</p>
             <p class="quiet">
-              Wanted: <span class="num">{{ dimension.told }}</span>
+              {{ t('check-view-wanted') }}<span class="num">{{ dimension.told }}</span>
             </p>
             <form
               v-if="dimension.found === 'caliper'"
@@ -195,13 +201,13 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
                 class="field num"
                 inputmode="decimal"
                 autocomplete="off"
-                :aria-label="`${dimension.what}, measured`"
-                placeholder="reading"
+                :aria-label="t('check-view-measured', { what: dimension.what })"
+                :placeholder="t('check-view-reading')"
                 data-test="reading"
               />
-              <v-btn type="submit" size="large" :disabled="!typed.trim() || busy" data-test="keep-reading"
-                >Save reading</v-btn
-              >
+              <v-btn type="submit" size="large" :disabled="!typed.trim() || busy" data-test="keep-reading">{{
+                t('check-view-save-reading')
+              }}</v-btn>
               <v-btn
                 size="large"
                 variant="flat"
@@ -209,7 +215,7 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
                 :disabled="busy"
                 data-test="read-caliper"
                 @click="readCaliper"
-                >Read the caliper</v-btn
+                >{{ t('check-view-read-caliper') }}</v-btn
               >
             </form>
             <div v-else class="reading no-print">
@@ -224,7 +230,7 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
               >
             </div>
           </template>
-          <p v-else class="which serif" data-test="all-measured">Everything is measured.</p>
+          <p v-else class="which serif" data-test="all-measured">{{ t('check-view-everything-measured') }}</p>
           <p v-if="told" class="quiet" role="status" data-test="caliper-told">{{ told }}</p>
           <p v-for="said in faults" :key="said" class="stop" role="alert">{{ said }}</p>
           <div v-if="doubt" class="doubt" role="alert" data-test="doubt">
@@ -236,23 +242,25 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
               :disabled="busy"
               data-test="keep-suggested"
               @click="keep({ value: doubt.suggested, from: doubt.read.from })"
-              >Save {{ across(doubt.suggested) }}</v-btn
+              >{{ t('check-view-save', { suggested: across(doubt.suggested) }) }}</v-btn
             >
-            <v-btn :disabled="busy" data-test="keep-doubted" @click="keep({ ...doubt.read, sure: true })"
-              >It is right: save it</v-btn
-            >
+            <v-btn :disabled="busy" data-test="keep-doubted" @click="keep({ ...doubt.read, sure: true })">{{
+              t('check-view-right-save')
+            }}</v-btn>
           </div>
           <div v-if="came?.one" class="came" :class="came.one.judged.verdict" role="status" data-test="came">
             <span class="figure num">{{ shown(came.one.key, came.one.value) }}</span>
             <span>
-              <template v-if="check.pieces_n > 1">Number {{ came.piece.piece_n }}, </template
-              >{{ whatOf(came.one.key) }}:
+              <template v-if="check.pieces_n > 1"
+                >{{ t('check-view-number-2', { piecen: came.piece.piece_n }) }} </template>{{
+                whatOf(came.one.key)
+              }}:
               <b>{{ verdicts[came.one.judged.verdict] }}</b>
               <template v-if="came.one.judged.verdict !== 'pass'">. {{ came.one.judged.told }}</template>
               <template v-if="came.one.disagreement"> {{ came.one.disagreement }}</template>
             </span>
           </div>
-          <nav class="others no-print" aria-label="Another dimension">
+          <nav class="others no-print" :aria-label="t('check-view-another-dimension')">
             <button
               v-for="one in sheet.to_measure"
               :key="one.key"
@@ -277,9 +285,9 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
         <table class="ledger" data-test="measured">
           <thead>
             <tr>
-              <th>Number</th>
+              <th>{{ t('check-view-number-3') }}</th>
               <th v-for="one in keys" :key="one.key" class="right">{{ one.what }}</th>
-              <th>Results</th>
+              <th>{{ t('check-view-results') }}</th>
             </tr>
           </thead>
           <tbody>
@@ -294,7 +302,13 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
                 <button
                   type="button"
                   class="plain cell"
-                  :aria-label="`${figure(piece, one.key)}: measure ${one.what} of number ${piece.piece_n} again`"
+                  :aria-label="
+                    t('check-view-measure-number-again', {
+                      key: figure(piece, one.key),
+                      what: one.what,
+                      piecen: piece.piece_n,
+                    })
+                  "
                   :data-test="`again-${piece.piece_n}-${one.key}`"
                   @click="pick(one.key, piece.piece_n)"
                 >
@@ -309,7 +323,7 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
                   class="no-print"
                   data-test="why"
                   @click="causing = piece.piece_n"
-                  >Why?</v-btn
+                  >{{ t('check-view-why') }}</v-btn
                 >
               </td>
             </tr>

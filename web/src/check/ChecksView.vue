@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { t } from '../text'
+import HelpLink from '../shared/HelpLink.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -42,10 +44,10 @@ const { data: batches } = useQuery({
   staleTime: 0,
 })
 const onTheBench = computed(() => ({
-  label: 'On the bench',
+  label: t('checks-view-on-bench'),
   pieces: (batches.value ?? []).map((row): ChosenPiece => ({
-    key: `batch ${row.id}`,
-    name: `${row.name} (batch ${row.id})`,
+    key: t('checks-view-batch', { id: row.id }),
+    name: t('checks-view-name-batch', { name: row.name, id: row.id }),
     purpose: row.record.piece,
     pieces_n: row.record.piece ? countIn(row.record.piece) : 1,
   })),
@@ -56,12 +58,12 @@ const finds = computed(() => (piece.value && 'finding' in piece.value.purpose ? 
 const ways = computed(() =>
   finds.value === 'finding'
     ? [
-        { word: 'piece', says: 'finished pieces' },
-        { word: 'trial', says: 'a trial piece' },
+        { word: 'piece', says: t('checks-view-finished-pieces') },
+        { word: 'trial', says: t('checks-view-trial-piece') },
       ]
     : [
-        { word: 'coil', says: 'coils, let go and not cut' },
-        { word: 'piece', says: 'finished rings' },
+        { word: 'coil', says: t('checks-view-coils-let-go-not-cut') },
+        { word: 'piece', says: t('checks-view-finished-rings') },
       ],
 )
 /** A count that was typed stays as it is typed, whatever piece is chosen. */
@@ -96,10 +98,10 @@ async function begin() {
   const chosen = piece.value
   const pieces_n = countOf(count.value)
   faults.value = !chosen
-    ? ['Choose the piece to measure.']
+    ? [t('checks-view-choose-piece-measure')]
     : pieces_n
       ? []
-      : [`“${count.value}” is not a number of pieces. Enter 1 to 5,000.`]
+      : [t('checks-view-not-number-pieces-enter-1', { count: count.value })]
   if (!chosen || !pieces_n) return
   try {
     const trial =
@@ -110,7 +112,7 @@ async function begin() {
           )
         : null
     const body: PieceCheck = {
-      name: what.value === 'trial' ? `${chosen.name}, trial` : chosen.name,
+      name: what.value === 'trial' ? t('checks-view-trial', { name: chosen.name }) : chosen.name,
       piece: offLot(chosen.purpose, lot.value ? Number(lot.value) : null),
       of: what.value === 'coil' ? 'coil' : 'piece',
       pieces_n,
@@ -119,7 +121,7 @@ async function begin() {
       trial: trial && { blank_mm: trial.blank_mm, over_mm: trial.over_mm ?? 0 },
     }
     const { entry, undo } = await data(api.POST('/api/checks', { body }))
-    notice.did(`Started: ${entry.name}.`, undo, refresh)
+    notice.did(t('checks-view-started', { name: entry.name }), undo, refresh)
     await router.push(`/measure/${entry.id}`)
   } catch (thrown) {
     faults.value = faultsOf(thrown).map((fault) => fault.sentence)
@@ -131,7 +133,7 @@ async function putAway(id: number, revision: number, name: string) {
     const { undo } = await data(
       api.POST('/api/checks/{id}/archive', { params: { path: { id } }, body: { revision, archived: true } }),
     )
-    notice.did(`Archived: ${name}. It no longer counts.`, undo, refresh)
+    notice.did(t('checks-view-archived-no-longer-counts', { name }), undo, refresh)
   } catch (thrown) {
     notice.fail(thrown)
   }
@@ -146,71 +148,66 @@ const when = (text: string) => new Date(text).toLocaleDateString(undefined, { da
 
 <template>
   <form class="serif sentence" data-test="begin-check" @submit.prevent="begin">
-    Measure
-    <input
+    {{ t('checks-view-measure')
+    }}<input
       v-model="count"
       class="word short"
       inputmode="numeric"
-      placeholder="how many"
-      aria-label="How many"
+      :placeholder="t('checks-view-how-many')"
+      :aria-label="t('checks-view-how-many-2')"
       data-test="check-count"
     />
-    <select v-model="what" class="word" aria-label="What kind" data-test="check-what">
-      <option v-for="way in ways" :key="way.word" :value="way.word">{{ way.says }}</option>
-    </select>
-    of <PiecePicker v-model="piece" label="a piece" :also="onTheBench" />,
-    <select v-model="lot" class="word" aria-label="From which lot" data-test="check-lot">
-      <option value="">lot not known</option>
+    <select v-model="what" class="word" :aria-label="t('checks-view-what-kind')" data-test="check-what">
+      <option v-for="way in ways" :key="way.word" :value="way.word">{{ way.says }}</option></select
+    >{{ t('checks-view-of')
+    }}<PiecePicker v-model="piece" :label="t('checks-view-piece')" :also="onTheBench" />,
+    <select v-model="lot" class="word" :aria-label="t('checks-view-from-which-lot')" data-test="check-lot">
+      <option value="">{{ t('checks-view-lot-not-known') }}</option>
       <option v-for="one in lots ?? []" :key="one.lot_n" :value="String(one.lot_n)">
-        lot {{ one.lot_n }}, {{ one.name }}
+        {{ t('checks-view-lot', { lotn: one.lot_n, name: one.name }) }}
       </option>
     </select>
     <template v-if="what === 'trial'">
-      cut
-      <input
+      {{ t('checks-view-cut')
+      }}<input
         v-model="blank"
         class="word short"
-        placeholder="how long"
-        aria-label="Blank as cut, flush to flush"
+        :placeholder="t('checks-view-how-long')"
+        :aria-label="t('checks-view-blank-as-cut-flush-flush')"
         data-test="trial-blank"
-      />
-      with
-      <input
+      />{{ t('checks-view-with')
+      }}<input
         v-model="over"
         class="word short"
-        placeholder="nothing"
-        aria-label="Wire left over; with a minus if it was too short"
+        :placeholder="t('checks-view-nothing')"
+        :aria-label="t('checks-view-wire-left-over-with-minus')"
         data-test="trial-over"
-      />
-      over</template
+      />{{ t('checks-view-over') }}</template
     >.
-    <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="start-check"
-      >Measure</v-btn
-    >
+    <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="start-check">{{
+      t('checks-view-measure-2')
+    }}</v-btn>
     <span v-for="said in faults" :key="said" class="stop fault" role="alert">{{ said }}</span>
-    <span v-if="what === 'trial'" class="quiet hint"
-      >Left over: what you trimmed off the end. If it was too short, enter a minus.</span
-    >
+    <span v-if="what === 'trial'" class="quiet hint">{{ t('checks-view-left-over-what-you-trimmed') }}</span>
   </form>
 
   <v-text-field
     v-if="all.length || find"
     v-model="find"
     class="find no-print"
-    label="Find a measurement"
+    :label="t('checks-view-find-measurement')"
     type="search"
     autocomplete="off"
     hide-details
     data-test="find-check"
   />
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!checks" class="quiet" role="status">Loading…</p>
+  <p v-else-if="!checks" class="quiet" role="status">{{ t('checks-view-loading') }}</p>
   <p v-else-if="!all.length" class="empty" data-test="no-checks">
-    <template v-if="find">No measurement has that name.</template>
+    <template v-if="find">{{ t('checks-view-no-measurement-has-that-name') }}</template>
     <template v-else
-      >Nothing measured yet. Measure one coil, and the next plan from that spool chooses the right rod. Start
-      with the sentence above.</template
-    >
+      >{{ t('checks-view-nothing-measured-yet-measure-one') }} <HelpLink about="measure"
+    /></template>
   </p>
   <ul v-else class="pieces checks" data-test="checks">
     <li v-for="row in all" :key="row.id">
@@ -226,7 +223,7 @@ const when = (text: string) => new Date(text).toLocaleDateString(undefined, { da
         :of="row.name"
         :acts="[
           {
-            label: 'Archive',
+            label: t('checks-view-archive'),
             test: 'put-away-check',
             act: () => putAway(row.id, row.revision, row.name),
           },

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { t } from '../text'
+import HelpLink from '../shared/HelpLink.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data } from '../api/client'
@@ -36,7 +38,7 @@ async function takeOver() {
     }
   }
   await put(own.value!.hand)
-  notice.say('Plans now use your own consistency.', () => put(before))
+  notice.say(t('hand-view-plans-now-use-your-own'), () => put(before))
 }
 
 /** The history, page by page. */
@@ -54,25 +56,29 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
 
 <template>
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!own" class="quiet" role="status">Loading…</p>
+  <p v-else-if="!own" class="quiet" role="status">{{ t('hand-view-loading') }}</p>
   <div v-else class="two">
     <section>
-      <h2>Where the ± of a ring comes from</h2>
+      <h2>{{ t('hand-view-where-ring-comes-from') }}</h2>
       <p class="told serif" data-test="narrows">{{ own.told }}</p>
       <table class="ledger" data-test="own-spread">
         <thead>
           <tr>
-            <th>Source</th>
-            <th class="right">Yours</th>
-            <th class="right">Usual</th>
-            <th class="right">Share</th>
+            <th>{{ t('hand-view-source') }}</th>
+            <th class="right">{{ t('hand-view-yours') }}</th>
+            <th class="right">{{ t('hand-view-usual') }}</th>
+            <th class="right">{{ t('hand-view-share') }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="one in own.sources" :key="one.source">
             <td>
               {{ one.shown }}
-              <span class="quiet">{{ one.seen_n ? `measured ${one.seen_n} times` : 'not measured' }}</span>
+              <span class="quiet">{{
+                one.seen_n
+                  ? t('hand-view-measured-times', { seenn: one.seen_n })
+                  : t('hand-view-not-measured')
+              }}</span>
             </td>
             <td class="right num">{{ across(one.mm) }}</td>
             <td class="right">{{ across(one.handbook_mm) }}</td>
@@ -81,7 +87,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
         </tbody>
       </table>
       <p v-if="!seen" class="quiet">
-        Not measured yet. Measure a few coils or rings, three readings each, to see how consistent you are.
+        {{ t('hand-view-not-measured-yet-measure-few') }} <HelpLink about="measure" />
       </p>
       <v-btn
         v-else
@@ -91,27 +97,27 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
         :disabled="taken"
         data-test="take-hand"
         @click="takeOver"
-        >{{ taken ? 'Used by plans' : 'Use my consistency in plans' }}</v-btn
+        >{{ taken ? t('hand-view-used-by-plans') : t('hand-view-use-my-consistency-in-plans') }}</v-btn
       >
     </section>
     <section>
-      <h2>How long steps take you</h2>
-      <p v-if="paces?.length" class="quiet">The schedule uses these times.</p>
+      <h2>{{ t('hand-view-how-long-steps-take-you') }}</h2>
+      <p v-if="paces?.length" class="quiet">{{ t('hand-view-schedule-uses-these-times') }}</p>
       <p v-if="!paces?.length" class="quiet">
-        Learned at the bench: once four pieces of a batch have passed a step, its time is known.
+        {{ t('hand-view-learned-at-bench-once-four') }}
       </p>
       <table v-else class="ledger" data-test="paces">
         <thead>
           <tr>
-            <th>Step</th>
-            <th class="right">Compared with usual</th>
-            <th class="right">From, to</th>
-            <th class="right">Batches</th>
+            <th>{{ t('hand-view-step') }}</th>
+            <th class="right">{{ t('hand-view-compared-with-usual') }}</th>
+            <th class="right">{{ t('hand-view-from') }}</th>
+            <th class="right">{{ t('hand-view-batches') }}</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="pace in paces" :key="pace.operation">
-            <td>{{ pace.operation.replaceAll('-', ' ') }}</td>
+            <td>{{ pace.operation_shown }}</td>
             <td class="right num">{{ percent(pace.share) }}</td>
             <td class="right">
               {{ percent(pace.from_to[0] as number) }}, {{ percent(pace.from_to[1] as number) }}
@@ -125,7 +131,8 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
   <ToleranceList class="passes" />
   <section v-if="history?.total" class="history" data-test="history">
     <h2>
-      All readings <span class="quiet">{{ history.total }} readings</span>
+      {{ t('hand-view-all-readings')
+      }}<span class="quiet">{{ t('hand-view-readings', { total: history.total }) }}</span>
     </h2>
     <table class="ledger">
       <tbody>
@@ -140,13 +147,13 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
         </tr>
       </tbody>
     </table>
-    <v-btn v-if="before" class="no-print" @click="before = undefined">Newest</v-btn>
+    <v-btn v-if="before" class="no-print" @click="before = undefined">{{ t('hand-view-newest') }}</v-btn>
     <v-btn
       v-if="history.readings.length === 50"
       class="no-print"
       data-test="older"
       @click="before = history!.readings.at(-1)!.reading_n"
-      >Older</v-btn
+      >{{ t('hand-view-older') }}</v-btn
     >
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data, faultsOf, type PlierEntry, type RolledLoop } from '../api/client'
@@ -48,7 +49,7 @@ async function attempt(work: (entry: PlierEntry, rolled: Loop[]) => Promise<void
   told.value = ''
   faults.value = []
   if (!chosen.value || !lot.value) {
-    faults.value = ['Choose the pliers and the wire of the loops.']
+    faults.value = [t('jaw-view-choose-pliers-wire-loops')]
     return
   }
   try {
@@ -61,7 +62,7 @@ async function attempt(work: (entry: PlierEntry, rolled: Loop[]) => Promise<void
 const calibrate = () =>
   attempt(async (entry, [near_tip, near_base]) => {
     if (!near_base) {
-      faults.value = ['Two loops calibrate a jaw: roll one near the tip and one near the base.']
+      faults.value = [t('jaw-view-two-loops-calibrate-jaw-roll')]
       return
     }
     const body = { plier: entry.record, near_tip: near_tip!, near_base }
@@ -73,7 +74,7 @@ const calibrate = () =>
       await refreshDesks()
     }
     await refresh()
-    notice.did(`The ${entry.name} is calibrated with your loops. All marks follow.`, undo, refresh)
+    notice.did(t('jaw-view-calibrated-with-your-loops-all', { name: entry.name }), undo, refresh)
   })
 
 const wear = () =>
@@ -86,77 +87,74 @@ const wear = () =>
 
 <template>
   <p v-if="pliers && !tapered.length" class="empty">
-    You have no tapered pliers listed. <router-link to="/tools">Add yours</router-link>
+    {{ t('jaw-view-you-have-no-tapered-pliers')
+    }}<router-link to="/tools">{{ t('jaw-view-add-yours') }}</router-link>
   </p>
   <form v-else class="serif sentence" data-test="jaws" @submit.prevent="wear">
-    On the
-    <select v-model="plier" class="word" aria-label="Pliers" data-test="jaw-plier">
-      <option value="">pliers</option>
-      <option v-for="one in tapered" :key="one.id" :value="String(one.id)">{{ one.name }}</option>
-    </select>
-    a loop of
-    <select v-model="lot" class="word" aria-label="Wire" data-test="jaw-wire">
-      <option value="">a wire</option>
+    {{ t('jaw-view-on')
+    }}<select v-model="plier" class="word" :aria-label="t('jaw-view-pliers')" data-test="jaw-plier">
+      <option value="">{{ t('jaw-view-pliers-2') }}</option>
+      <option v-for="one in tapered" :key="one.id" :value="String(one.id)">{{ one.name }}</option></select
+    >{{ t('jaw-view-loop')
+    }}<select v-model="lot" class="word" :aria-label="t('jaw-view-wire')" data-test="jaw-wire">
+      <option value="">{{ t('jaw-view-wire-2') }}</option>
       <option v-for="one in lots ?? []" :key="one.lot_n" :value="String(one.lot_n)">
-        {{ one.wire }}, lot {{ one.lot_n }}
-      </option>
-    </select>
-    rolled
-    <input
+        {{ t('jaw-view-lot', { wire: one.wire, lotn: one.lot_n }) }}
+      </option></select
+    >{{ t('jaw-view-rolled')
+    }}<input
       v-model="texts.at"
       class="word"
-      placeholder="how far"
-      aria-label="From the tip"
+      :placeholder="t('jaw-view-how-far')"
+      :aria-label="t('jaw-view-from-tip')"
       data-test="jaw-at"
-    />
-    from the tip came out
-    <input
+    />{{ t('jaw-view-from-tip-came-out')
+    }}<input
       v-model="texts.inside"
       class="word"
-      placeholder="how large"
-      aria-label="Inside of the loop"
+      :placeholder="t('jaw-view-how-large')"
+      :aria-label="t('jaw-view-inside-loop')"
       data-test="jaw-inside"
-    />
-    inside; another, rolled
-    <input
+    />{{ t('jaw-view-inside-another-rolled')
+    }}<input
       v-model="texts.at2"
       class="word"
-      placeholder="how far"
-      aria-label="The other, from the tip"
+      :placeholder="t('jaw-view-how-far')"
+      :aria-label="t('jaw-view-other-from-tip')"
       data-test="jaw-at2"
-    />
-    from the tip,
-    <input
+    />{{ t('jaw-view-from-tip-2')
+    }}<input
       v-model="texts.inside2"
       class="word"
-      placeholder="how large"
-      aria-label="Inside of the other"
+      :placeholder="t('jaw-view-how-large')"
+      :aria-label="t('jaw-view-inside-other')"
       data-test="jaw-inside2"
     />.
     <span class="acts">
-      <v-btn type="submit" variant="flat" color="primary" data-test="jaw-wear">Has the mark slipped?</v-btn>
-      <v-btn data-test="jaw-calibrate" @click="calibrate">Calibrate the jaw with both</v-btn>
+      <v-btn type="submit" variant="flat" color="primary" data-test="jaw-wear">{{
+        t('jaw-view-has-mark-slipped')
+      }}</v-btn>
+      <v-btn data-test="jaw-calibrate" @click="calibrate">{{ t('jaw-view-calibrate-jaw-with-both') }}</v-btn>
     </span>
     <span v-for="said in faults" :key="said" class="stop fault" role="alert">{{ said }}</span>
   </form>
   <p v-if="told" class="told" role="status" data-test="jaw-told">{{ told }}</p>
   <section v-if="tapered.length" class="seen" data-test="jaws-seen">
-    <h2>What your measurements say about the marks</h2>
+    <h2>{{ t('jaw-view-what-your-measurements-say-about') }}</h2>
     <p v-if="seen && !seen.length" class="quiet">
-      Nothing yet. Measure three loops of a piece made on these pliers, and they appear here.
+      {{ t('jaw-view-nothing-yet-measure-three-loops') }}
     </p>
     <dl v-else>
       <template v-for="one in seen" :key="one.plier">
         <dt>
-          {{ one.name }} <span class="quiet">{{ one.loops_n }} loops</span>
+          {{ one.name }} <span class="quiet">{{ t('jaw-view-loops', { loopsn: one.loops_n }) }}</span>
         </dt>
         <dd>{{ one.told }}</dd>
       </template>
     </dl>
   </section>
   <p class="quiet hint">
-    Loops spring open when you let go; that is taken into account. Marks wear off and pliers differ: two loops
-    show where each size is on this jaw.
+    {{ t('jaw-view-loops-spring-open-when-you') }}
   </p>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
@@ -23,17 +24,19 @@ async function planWith() {
 <template>
   <section v-if="known" class="lot" data-test="lot-known">
     <h2>
-      Lot {{ known.lot_n }} <span class="quiet">{{ known.wire }}</span>
+      {{ t('lot-box-lot', { lotn: known.lot_n }) }}<span class="quiet">{{ known.wire }}</span>
     </h2>
     <p class="told" data-test="lot-told">{{ known.told }}</p>
     <p v-if="known.rod && known.measured_n" data-test="lot-rod">
       {{ known.rod.told }}
-      <v-btn class="no-print" data-test="plan-with-lot" @click="planWith">Plan with this rod</v-btn>
+      <v-btn class="no-print" data-test="plan-with-lot" @click="planWith">{{
+        t('lot-box-plan-with-this-rod')
+      }}</v-btn>
     </p>
     <p v-if="known.next" class="quiet" data-test="lot-next">{{ known.next.told }}</p>
-    <router-link v-if="!open && known.measured_n" class="no-print" :to="`/measure/springback?lot=${lotN}`"
-      >All its measurements</router-link
-    >
+    <router-link v-if="!open && known.measured_n" class="no-print" :to="`/measure/springback?lot=${lotN}`">{{
+      t('lot-box-all-its-measurements')
+    }}</router-link>
   </section>
 </template>
 

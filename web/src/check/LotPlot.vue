@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed } from 'vue'
 import type { LotKnown } from '../api/client'
 import { usePlotLook } from '../drawing/plot'
@@ -11,14 +12,18 @@ const look = usePlotLook()
 /** A spread in whole per cent. */
 const within = (spread: number) => (100 * spread).toFixed(0)
 const per = (factor: number) => 100 * (factor - 1)
-const described = computed(
-  () =>
-    `Springback compared with usual. Usual spread ± ${within(props.known.handbook_spread)} %. ${props.known.points
+const described = computed(() =>
+  t('lot-plot-springback-compared-with-usual-usual', {
+    handbookspread: within(props.known.handbook_spread),
+    spread: props.known.points
       .map(
         (point, i) =>
           `Measurement ${i + 1}: ${per(point.flow).toFixed(0)} % ± ${(100 * point.spread).toFixed(0)} %`,
       )
-      .join('; ')}. Now: ${per(props.known.flow).toFixed(1)} % ± ${(100 * props.known.spread).toFixed(1)} %.`,
+      .join('; '),
+    flow: per(props.known.flow).toFixed(1),
+    spread2: (100 * props.known.spread).toFixed(1),
+  }),
 )
 const option = computed(() => {
   const { colours, text, axis, tooltip } = look.value
@@ -80,7 +85,8 @@ const option = computed(() => {
     grid: { left: 64, right: 24, top: 16, bottom: 40 },
     tooltip: {
       ...tooltip,
-      formatter: (at: { value: number[] }) => `measurement ${at.value[0]}: ${at.value[1]!.toFixed(1)} %`,
+      formatter: (at: { value: number[] }) =>
+        t('lot-plot-measurement', { at: at.value[0], at2: at.value[1]!.toFixed(1) }),
     },
     xAxis: {
       ...axis,
@@ -91,7 +97,7 @@ const option = computed(() => {
       interval: 1,
       axisLabel: { ...text, formatter: (at: number) => (at > 0 && at <= n ? String(at) : '') },
     },
-    yAxis: { ...axis, name: 'springs back more, %', nameGap: 44, min: -edge, max: edge },
+    yAxis: { ...axis, name: t('lot-plot-springs-back-more'), nameGap: 44, min: -edge, max: edge },
     series: [
       ...band('handbook', 1 - handbook_spread, 1 + handbook_spread, String(colours.quiet), 0.16),
       ...band('now', flow - spread, flow + spread, String(colours.primary), 0.3),
@@ -104,7 +110,7 @@ const option = computed(() => {
           symbol: 'none',
           silent: true,
           data: [
-            name(`usual ± ${within(handbook_spread)} %`, 1, String(colours.quiet)),
+            name(t('lot-plot-usual', { handbookspread: within(handbook_spread) }), 1, String(colours.quiet)),
             name('now', flow, String(colours.primary)),
           ],
         },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { useRoute } from 'vue-router'
@@ -28,16 +29,16 @@ const { data: known } = useQuery({
 
 <template>
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!lots" class="quiet" role="status">Loading…</p>
+  <p v-else-if="!lots" class="quiet" role="status">{{ t('lots-view-loading') }}</p>
   <p v-else-if="!lots.length" class="empty">
-    No wire in stock yet. Once a spool is there, one measured coil shows how it springs back.
-    <router-link to="/wire">Add wire</router-link>
+    {{ t('lots-view-no-wire-in-stock-yet')
+    }}<router-link to="/wire">{{ t('lots-view-add-wire') }}</router-link>
   </p>
   <div v-else class="lots">
-    <nav class="list" aria-label="Lots">
+    <nav class="list" :aria-label="t('lots-view-lots')">
       <p v-if="!measured.length" class="empty" data-test="no-lots">
-        No lot measured yet: plans use the usual ± 15 %.
-        <router-link to="/measure">Measure a coil</router-link>
+        {{ t('lots-view-no-lot-measured-yet-plans')
+        }}<router-link to="/measure">{{ t('lots-view-measure-coil') }}</router-link>
       </p>
       <router-link
         v-for="lot in measured"
@@ -47,12 +48,14 @@ const { data: known } = useQuery({
         :aria-current="lot.lot_n === chosen ? 'true' : undefined"
         data-test="lot-line"
       >
-        <span class="serif name">Lot {{ lot.lot_n }}, {{ lot.name }}</span>
+        <span class="serif name">{{ t('lots-view-lot', { lotn: lot.lot_n, name: lot.name }) }}</span>
         <span>{{ lot.told }}</span>
       </router-link>
       <details v-if="others.length">
-        <summary class="quiet">{{ others.length }} not measured</summary>
-        <p v-for="lot in others" :key="lot.lot_n" class="quiet">Lot {{ lot.lot_n }}, {{ lot.name }}</p>
+        <summary class="quiet">{{ t('lots-view-not-measured', { others: others.length }) }}</summary>
+        <p v-for="lot in others" :key="lot.lot_n" class="quiet">
+          {{ t('lots-view-lot', { lotn: lot.lot_n, name: lot.name }) }}
+        </p>
       </details>
     </nav>
     <section v-if="chosen && known" class="one">
@@ -61,12 +64,10 @@ const { data: known } = useQuery({
       <ul class="points">
         <li v-for="(point, i) in known.points" :key="i" :class="{ watch: point.outlier, quiet: point.aside }">
           <router-link :to="`/measure/${known.of[i]!.check}`">{{ known.of[i]!.name }}</router-link>{{ ' ' }}
-          <span class="num">{{ across(point.inside_mm) }}</span> inside, usually
-          {{ across(point.handbook_mm) }}
-          <template v-if="point.aside">, set aside</template>
-          <template v-else-if="point.outlier"
-            >, looks wrong: measure it again, or set it aside there</template
-          >
+          <span class="num">{{ across(point.inside_mm) }}</span>{{
+            t('lots-view-inside-usually', { handbookmm: across(point.handbook_mm) })
+          }}<template v-if="point.aside">{{ t('lots-view-set-aside') }}</template>
+          <template v-else-if="point.outlier">{{ t('lots-view-looks-wrong-measure-again-or') }}</template>
         </li>
       </ul>
     </section>

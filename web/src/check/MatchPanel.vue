@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { ref, watch } from 'vue'
 import { api, data, faultsOf, type Matching, type ToMeasure } from '../api/client'
 import { useAmounts } from '../shared/amounts'
 import { countOf } from '../shared/typing'
+import { useUnderWay } from '../shared/underWay'
 
 /** The measured pieces, matched into pairs or sets. */
 const props = defineProps<{ check: number; dimensions: ToMeasure[] }>()
@@ -27,14 +29,19 @@ watch(
   },
 )
 
+const underWay = useUnderWay()
 async function match() {
   const n = countOf(size.value)
-  faults.value = n ? [] : [`“${size.value}” is not a number of pieces. Enter 2 for pairs.`]
+  faults.value = n ? [] : [t('match-panel-not-number-pieces-enter-2', { size: size.value })]
   if (!n) return
   try {
     const body = { keys: chosen.value, size: n }
     const params = { path: { id: props.check } }
-    matching.value = await data(api.POST('/api/checks/{id}/pairs', { params, body }))
+    const found = await underWay.follow('Matching', ({ headers, signal }) =>
+      data(api.POST('/api/checks/{id}/pairs', { params, body, headers, signal })),
+    )
+    if (!found) return
+    matching.value = found
     keys.value = [...chosen.value]
   } catch (thrown) {
     matching.value = null
@@ -46,39 +53,42 @@ const nameOf = (i: number) => props.dimensions.find((one) => one.key === keys.va
 
 <template>
   <section class="match" data-test="match">
-    <h2>Match pairs</h2>
+    <h2>{{ t('match-panel-match-pairs') }}</h2>
     <form class="serif sentence no-print" @submit.prevent="match">
-      Sets of
-      <input
+      {{ t('match-panel-sets')
+      }}<input
         v-model="size"
         class="word"
         inputmode="numeric"
-        aria-label="Pieces in a set"
+        :aria-label="t('match-panel-pieces-in-set')"
         data-test="set-size"
-      />
-      the same in
-      <label v-for="one in measurable()" :key="one.key" class="option">
+      />{{ t('match-panel-same-in')
+      }}<label v-for="one in measurable()" :key="one.key" class="option">
         <input v-model="chosen" type="checkbox" :value="one.key" /> {{ one.what }}
       </label>
-      <v-btn type="submit" variant="flat" color="primary" data-test="match-them">Match</v-btn>
+      <v-btn type="submit" variant="flat" color="primary" data-test="match-them">{{
+        t('match-panel-match')
+      }}</v-btn>
     </form>
     <p v-for="said in faults" :key="said" class="stop" role="alert">{{ said }}</p>
     <template v-if="matching">
       <ul class="sets" data-test="sets">
         <li v-for="set in matching.sets" :key="set.pieces_n.join()" :class="{ watch: !set.passes }">
           <span class="num">{{ set.pieces_n.join(' + ') }}</span>
-          <span class="quiet">{{ across(set.mismatch_mm) }} apart in {{ nameOf(set.worst) }}</span>
-          <span v-if="!set.passes">more than you allow</span>
+          <span class="quiet">{{
+            t('match-panel-apart-in', { mismatchmm: across(set.mismatch_mm), worst: nameOf(set.worst) })
+          }}</span>
+          <span v-if="!set.passes">{{ t('match-panel-more-than-you-allow') }}</span>
         </li>
       </ul>
       <p v-if="matching.left_over_n.length" data-test="left-over">
-        Left over: number {{ matching.left_over_n.join(', ') }}.
+        {{ t('match-panel-left-over-number', { leftovern: matching.left_over_n.join(', ') }) }}
       </p>
       <p class="quiet">
         {{
           matching.least
-            ? 'No other matching has smaller differences.'
-            : 'Swapping any two pieces would not make it better.'
+            ? t('match-panel-no-other-matching-has-smaller')
+            : t('match-panel-swapping-any-two-pieces-would')
         }}
       </p>
     </template>

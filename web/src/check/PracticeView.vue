@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useRouter } from 'vue-router'
 import { api, data, type DrillShown } from '../api/client'
@@ -21,7 +22,7 @@ async function begin({ drill, name, piece, of, pieces_n }: DrillShown) {
   try {
     const body = { name, piece, of, pieces_n, drill }
     const { entry, undo } = await data(api.POST('/api/checks', { body }))
-    notice.did(`Started: ${entry.name}.`, undo, () => queries.invalidateQueries())
+    notice.did(t('practice-view-started', { name: entry.name }), undo, () => queries.invalidateQueries())
     await router.push(`/measure/${entry.id}`)
   } catch (thrown) {
     notice.fail(thrown)
@@ -30,23 +31,25 @@ async function begin({ drill, name, piece, of, pieces_n }: DrillShown) {
 </script>
 
 <template>
-  <p class="quiet lead">Use copper first: it forgives, and shows as much about your hands as silver.</p>
+  <p class="quiet lead">{{ t('practice-view-use-copper-first-forgives-shows') }}</p>
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!drills" class="quiet" role="status">Loading…</p>
+  <p v-else-if="!drills" class="quiet" role="status">{{ t('practice-view-loading') }}</p>
   <div v-else class="drills">
     <section v-for="drill in drills" :key="drill.drill" :data-test="`drill-${drill.drill}`">
       <h2 class="serif">{{ drill.name }}</h2>
       <p>{{ drill.told }}</p>
       <p class="quiet">
-        Goal: ± <span class="num">{{ across(drill.target_mm) }}</span>
+        {{ t('practice-view-goal') }}<span class="num">{{ across(drill.target_mm) }}</span>
       </p>
-      <v-btn variant="flat" color="primary" data-test="begin-drill" @click="begin(drill)">Start a set</v-btn>
+      <v-btn variant="flat" color="primary" data-test="begin-drill" @click="begin(drill)">{{
+        t('practice-view-start-set')
+      }}</v-btn>
       <p v-if="drill.progress" class="progress" data-test="progress">{{ drill.progress }}</p>
       <ul v-if="drill.sets.length" class="sets">
         <li v-for="set in drill.sets" :key="set.check">
           <router-link :to="`/measure/${set.check}`">{{ when(set.at) }}</router-link>
           <span class="num">± {{ across(set.spread_mm) }}</span>
-          <span v-if="set.met">met</span>
+          <span v-if="set.met">{{ t('practice-view-met') }}</span>
         </li>
       </ul>
     </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, ref } from 'vue'
 import type { CaliperReading, ToMeasure } from '../api/client'
 import { useAmounts } from '../shared/amounts'
@@ -13,7 +14,7 @@ const value = (one: CaliperReading) => named(one.key)?.grades?.[one.value] ?? ac
 const when = (text: string) =>
   new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 const newest = computed(() => [...props.readings].reverse())
-const sources = { typed: 'typed', caliper: 'caliper', simulated: 'simulated caliper' }
+const sources = { typed: 'typed', caliper: 'caliper', simulated: t('reading-list-simulated-caliper') }
 </script>
 
 <template>
@@ -25,7 +26,9 @@ const sources = { typed: 'typed', caliper: 'caliper', simulated: 'simulated cali
       data-test="all-readings"
       @click="open = !open"
     >
-      {{ open ? 'Hide the readings' : `All ${readings.length} readings` }}
+      {{
+        open ? t('reading-list-hide-readings') : t('reading-list-all-readings', { readings: readings.length })
+      }}
     </button>
     <div v-if="open" class="scroll">
       <table class="ledger" data-test="readings">
@@ -41,7 +44,7 @@ const sources = { typed: 'typed', caliper: 'caliper', simulated: 'simulated cali
                 density="compact"
                 data-test="set-aside"
                 @click="emit('aside', one.reading_n, !one.aside)"
-                >{{ one.aside ? 'Count again' : 'Set aside' }}</v-btn
+                >{{ one.aside ? t('reading-list-count-again') : t('reading-list-set-aside') }}</v-btn
               >
             </td>
           </tr>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, nextTick, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -19,12 +20,20 @@ const by = ref('')
 const faults = ref<string[]>([])
 const rescues = ref<Rescues | null>(null)
 const mishaps: { word: WentWrong['wrong']; says: string; by: string }[] = [
-  { word: 'cut-short', says: 'cut too short', by: 'how much' },
-  { word: 'end-starved', says: 'ran out of wire before the last bend', by: 'how much is missing' },
-  { word: 'eye-too-large', says: 'the eye is too large', by: 'how much larger' },
-  { word: 'spiral-loose', says: 'the spiral is loose', by: 'the gap between its turns' },
-  { word: 'turns-lifted', says: 'more than one turn lifted', by: 'how many turns' },
-  { word: 'over-hammered', says: 'hammered too thin', by: 'how thick it is now' },
+  { word: 'cut-short', says: t('rescue-view-cut-too-short'), by: t('rescue-view-how-much') },
+  {
+    word: 'end-starved',
+    says: t('rescue-view-ran-out-wire-before-last'),
+    by: t('rescue-view-how-much-missing'),
+  },
+  { word: 'eye-too-large', says: t('rescue-view-eye-too-large'), by: t('rescue-view-how-much-larger') },
+  { word: 'spiral-loose', says: t('rescue-view-spiral-loose'), by: t('rescue-view-gap-between-its-turns') },
+  {
+    word: 'turns-lifted',
+    says: t('rescue-view-more-than-one-turn-lifted'),
+    by: t('rescue-view-how-many-turns'),
+  },
+  { word: 'over-hammered', says: t('rescue-view-hammered-too-thin'), by: t('rescue-view-how-thick-now') },
 ]
 
 /** The steps it is made in; it went wrong at one of them. */
@@ -56,7 +65,7 @@ onMounted(async () => {
     const { piece: made, changes } = entry.record
     if (!made || !('finding' in made)) return
     const purpose = { finding: { ...made.finding, route: changes ?? made.finding.route } }
-    piece.value = { key: `batch ${id}`, name: entry.name, purpose, pieces_n: 1 }
+    piece.value = { key: t('rescue-view-batch', { id }), name: entry.name, purpose, pieces_n: 1 }
     // Choosing the piece clears the step.
     await nextTick()
     at.value = String(step ?? '')
@@ -71,7 +80,7 @@ async function look() {
   faults.value = []
   const purpose = piece.value?.purpose
   if (!purpose || !('finding' in purpose)) {
-    faults.value = ['Choose a finding. If a ring goes wrong, only that ring is lost.']
+    faults.value = [t('rescue-view-choose-finding-if-ring-goes')]
     return
   }
   try {
@@ -94,28 +103,27 @@ async function open(request: Rescues['options'][number]['request']) {
 
 <template>
   <form class="serif sentence" data-test="rescue" @submit.prevent="look">
-    Of <PiecePicker v-model="piece" label="a finding" />
-    <select v-model="wrong" class="word" aria-label="What went wrong" data-test="wrong">
-      <option v-for="one in mishaps" :key="one.word" :value="one.word">{{ one.says }}</option>
-    </select>
-    by
-    <input
+    {{ t('rescue-view-of') }}<PiecePicker v-model="piece" :label="t('rescue-view-finding')" />
+    <select v-model="wrong" class="word" :aria-label="t('rescue-view-what-went-wrong')" data-test="wrong">
+      <option v-for="one in mishaps" :key="one.word" :value="one.word">{{ one.says }}</option></select
+    >{{ t('rescue-view-by')
+    }}<input
       v-model="by"
       class="word"
       :placeholder="mishaps.find((one) => one.word === wrong)!.by"
-      aria-label="By how much"
+      :aria-label="t('rescue-view-by-how-much')"
       data-test="wrong-by"
     />,
-    <select v-model="at" class="word" aria-label="At which step" data-test="wrong-at">
-      <option value="">noticed where it usually is</option>
-      <option value="0">noticed before any bend</option>
+    <select v-model="at" class="word" :aria-label="t('rescue-view-at-which-step')" data-test="wrong-at">
+      <option value="">{{ t('rescue-view-noticed-where-usually') }}</option>
+      <option value="0">{{ t('rescue-view-noticed-before-any-bend') }}</option>
       <option v-for="step in steps ?? []" :key="step.step_n" :value="String(step.step_n)">
-        noticed at step {{ step.step_n }}, {{ step.named }}
+        {{ t('rescue-view-noticed-at-step', { stepn: step.step_n, named: step.named }) }}
       </option></select
     >.
-    <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="what-now"
-      >What can I make of it?</v-btn
-    >
+    <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="what-now">{{
+      t('rescue-view-what-can-i-make')
+    }}</v-btn>
     <span v-for="said in faults" :key="said" class="stop fault" role="alert">{{ said }}</span>
   </form>
   <template v-if="rescues">
@@ -123,14 +131,16 @@ async function open(request: Rescues['options'][number]['request']) {
       <li v-for="one in rescues.options" :key="one.told">
         <PieceSketch class="sketch" :colour="rescues.colour" :drawing="{ ...one.drawing, dimensions: [] }" />
         <p>{{ one.told }}</p>
-        <v-btn class="no-print" data-test="open-rescue" @click="open(one.request)">Open the drawing</v-btn>
+        <v-btn class="no-print" data-test="open-rescue" @click="open(one.request)">{{
+          t('rescue-view-open-drawing')
+        }}</v-btn>
       </li>
     </ul>
-    <p v-if="!rescues.options.length" class="watch">Nothing of this kind can be made from what is left.</p>
+    <p v-if="!rescues.options.length" class="watch">{{ t('rescue-view-nothing-this-kind-can-be') }}</p>
     <p>{{ rescues.scrap }}</p>
   </template>
   <p v-else class="empty quiet">
-    Cut short, an eye too large, two turns lifted: what is left often still makes a good piece.
+    {{ t('rescue-view-cut-short-eye-too-large') }}
   </p>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, ref } from 'vue'
 import type { Settings } from '../api/client'
 import { useAmounts } from '../shared/amounts'
@@ -19,12 +20,12 @@ const { faults, attempt } = useForm()
 const open = ref(false)
 const texts = ref<Record<string, string>>({})
 const kinds = [
-  { key: 'ring_mm', label: 'Inside of a ring or coil' },
-  { key: 'loop_mm', label: 'Inside of a loop or bend' },
-  { key: 'length_mm', label: 'A length' },
-  { key: 'gap_mm', label: 'The gap of a closed loop or ring' },
-  { key: 'wire_mm', label: 'The wire' },
-  { key: 'pair_mm', label: 'Difference within a pair' },
+  { key: 'ring_mm', label: t('tolerance-list-inside-ring-or-coil') },
+  { key: 'loop_mm', label: t('tolerance-list-inside-loop-or-bend') },
+  { key: 'length_mm', label: t('tolerance-list-length') },
+  { key: 'gap_mm', label: t('tolerance-list-gap-closed-loop-or-ring') },
+  { key: 'wire_mm', label: t('tolerance-list-wire') },
+  { key: 'pair_mm', label: t('tolerance-list-difference-within-pair') },
 ] as const
 const tolerances = computed(() => settings.settings.tolerances)
 
@@ -45,7 +46,7 @@ const keep = () =>
     const kept = Object.fromEntries(kinds.map(({ key }) => [key, read[`tolerances.${key}`]])) as Tolerances
     await settings.keep({ tolerances: kept })
     open.value = false
-    notice.say('Tolerances saved.', () =>
+    notice.say(t('tolerance-list-tolerances-saved'), () =>
       settings.keep({ tolerances: before }).catch((thrown: unknown) => notice.fail(thrown)),
     )
   })
@@ -53,7 +54,7 @@ const keep = () =>
 
 <template>
   <section>
-    <h2>Tolerances</h2>
+    <h2>{{ t('tolerance-list-tolerances') }}</h2>
     <table class="ledger" data-test="tolerances">
       <tbody>
         <tr v-for="{ key, label } in kinds" :key="key">
@@ -62,13 +63,15 @@ const keep = () =>
         </tr>
       </tbody>
     </table>
-    <v-btn class="no-print" data-test="change-tolerances" @click="edit">Change</v-btn>
+    <v-btn class="no-print" data-test="change-tolerances" @click="edit">{{
+      t('tolerance-list-change')
+    }}</v-btn>
     <PaperDialog
       v-model="open"
-      title="Tolerances"
+      :title="t('tolerance-list-tolerances')"
       name="How far off still passes"
       :width="440"
-      does="Save"
+      :does="t('tolerance-list-save')"
       test="keep-tolerances"
       @submit="keep"
     >
@@ -78,7 +81,7 @@ const keep = () =>
         v-model="texts[`tolerances.${key}`]"
         :name="`tolerances.${key}`"
         :label="label"
-        hint="usual if left empty"
+        :hint="t('tolerance-list-usual-if-left-empty')"
         :data-test="key"
       />
     </PaperDialog>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -14,7 +15,11 @@ const queries = useQueryClient()
 const notice = useNotice()
 const { across } = useAmounts()
 const overOf = (mm: number) =>
-  Math.abs(mm) < 0.05 ? 'nothing left over' : `${across(Math.abs(mm))} ${mm > 0 ? 'over' : 'missing'}`
+  Math.abs(mm) < 0.05
+    ? t('trial-panel-nothing-left-over')
+    : mm > 0
+      ? t('trial-panel-over', { mm: across(mm) })
+      : t('trial-panel-missing', { mm: across(-mm) })
 const refresh = () => queries.invalidateQueries()
 
 /** What was over is known only once the piece is bent: it is written down here. */
@@ -37,7 +42,7 @@ async function note() {
     const params = { path: { id }, query: { revision } }
     const body = { ...record, keys: record.keys ?? [], trial: { ...trial.value, over_mm } }
     const { undo } = await data(api.PUT('/api/checks/{id}', { params, body }))
-    notice.did(`Noted: ${overOf(over_mm)}.`, undo, refresh)
+    notice.did(t('trial-panel-noted', { overmm: overOf(over_mm) }), undo, refresh)
     await refresh()
   } catch (thrown) {
     faults.value = faultsOf(thrown).map((fault) => fault.sentence)
@@ -57,7 +62,7 @@ async function accept() {
     const params = { path: { id: props.view.entry.id } }
     const body = { pattern: pattern.value!, revision: kept.value!.revision }
     const { entry, undo } = await data(api.POST('/api/checks/{id}/accept', { params, body }))
-    notice.did(`“${entry.name}” is cut like this from now on. The earlier revision is kept.`, undo, refresh)
+    notice.did(t('trial-panel-cut-like-this-from-now', { name: entry.name }), undo, refresh)
   } catch (thrown) {
     notice.fail(thrown)
   }
@@ -70,7 +75,7 @@ async function again() {
   try {
     const body = { ...record, name, trial, keys: record.keys ?? [] }
     const { entry, undo } = await data(api.POST('/api/checks', { body }))
-    notice.did(`Started: ${entry.name}.`, undo, refresh)
+    notice.did(t('trial-panel-started', { name: entry.name }), undo, refresh)
     await router.push(`/measure/${entry.id}`)
   } catch (thrown) {
     notice.fail(thrown)
@@ -87,27 +92,27 @@ async function again() {
     </ul>
     <!-- Enter changes the field as leaving it does: one note, not two. -->
     <form class="over no-print" @submit.prevent>
-      {{ across(trial.blank_mm) }} was cut, with
-      <input
+      {{ t('trial-panel-was-cut-with', { blankmm: across(trial.blank_mm) })
+      }}<input
         v-model="over"
         class="word"
-        placeholder="nothing"
-        aria-label="Wire left over; with a minus if it was too short"
+        :placeholder="t('trial-panel-nothing')"
+        :aria-label="t('trial-panel-wire-left-over-with-minus')"
         data-test="note-over"
         @change="note"
-      />
-      left over at the end <span class="quiet">(with a minus if it was too short).</span>
+      />{{ t('trial-panel-left-over-at-end')
+      }}<span class="quiet">{{ t('trial-panel-with-minus-if-was-too') }}</span>
       <span v-for="said in faults" :key="said" class="stop" role="alert">{{ said }}</span>
     </form>
     <p v-if="view.sheet.trials_before?.length" class="quiet" data-test="trials-before">
-      Before it:
-      <template v-for="(one, i) in view.sheet.trials_before" :key="i"
+      {{ t('trial-panel-before')
+      }}<template v-for="(one, i) in view.sheet.trials_before" :key="i"
         ><template v-if="i">; </template>{{ across(one.blank_mm) }}, {{ overOf(one.over_mm ?? 0) }}</template
       >.
     </p>
-    <p v-if="next.good">This one came out right.</p>
+    <p v-if="next.good">{{ t('trial-panel-this-one-came-out-right') }}</p>
     <div class="acts no-print">
-      <v-btn data-test="next-trial" @click="again">Try the next blank</v-btn>
+      <v-btn data-test="next-trial" @click="again">{{ t('trial-panel-try-next-blank') }}</v-btn>
       <v-btn
         v-if="pattern"
         variant="flat"
@@ -115,9 +120,9 @@ async function again() {
         :disabled="!kept"
         data-test="accept-trial"
         @click="accept"
-        >Cut “{{ kept?.name ?? '' }}” like this from now on</v-btn
+        >{{ t('trial-panel-cut-like-this-from-now-on', { name: kept?.name ?? '' }) }}</v-btn
       >
-      <span v-else class="quiet">Save the finding first to use what the trial showed.</span>
+      <span v-else class="quiet">{{ t('trial-panel-save-finding-first-use-what') }}</span>
     </div>
   </section>
 </template>

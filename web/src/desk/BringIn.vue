@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref, useTemplateRef } from 'vue'
 import { api, data, faultsOf, type Fault, type PlanDocument } from '../api/client'
@@ -22,17 +23,20 @@ const busy = ref(false)
 async function bringAllIn(file: File) {
   busy.value = true
   try {
-    const { sentence } = await underWay.follow(`Importing ${file.name}`, (name) =>
-      data(
-        api.POST('/api/workshop', {
-          body: file as unknown as string,
-          bodySerializer: (body) => body,
-          headers: { 'content-type': 'application/jsonl', ...name },
-        }),
-      ),
+    const brought = await underWay.follow(
+      t('bring-in-importing', { name: file.name }),
+      ({ headers }) =>
+        data(
+          api.POST('/api/workshop', {
+            body: file as unknown as string,
+            bodySerializer: (body) => body,
+            headers: { 'content-type': 'application/jsonl', ...headers },
+          }),
+        ),
+      { cancels: false },
     )
     await queries.invalidateQueries()
-    notice.say(sentence)
+    if (brought) notice.say(brought.sentence)
   } finally {
     busy.value = false
   }
@@ -63,10 +67,16 @@ async function bringIn(event: Event) {
     ] as const
     const said = brought.filter(([n]) => n > 0).map(([n, one, several]) => `${n} ${n === 1 ? one : several}`)
     emit('brought')
-    const here = answer.already_n ? ` ${answer.already_n} were saved already and are left as they are.` : ''
+    const here = answer.already_n
+      ? t('bring-in-were-saved-already-left-as', { alreadyn: answer.already_n })
+      : ''
     if (said.length)
-      notice.did(`Imported ${said.join(', ')} from ${file.name}.${here}`, answer.undo, () => emit('brought'))
-    else notice.say(`Everything in ${file.name} is here already. Nothing was changed.`)
+      notice.did(
+        t('bring-in-imported-from', { said: said.join(', '), name: file.name, here }),
+        answer.undo,
+        () => emit('brought'),
+      )
+    else notice.say(t('bring-in-everything-in-here-already-nothing', { name: file.name }))
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }
@@ -74,26 +84,28 @@ async function bringIn(event: Event) {
 </script>
 
 <template>
-  <v-btn data-test="import" :disabled="busy" @click="chooser?.click()">Import</v-btn>
+  <v-btn data-test="import" :disabled="busy" @click="chooser?.click()">{{ t('bring-in-import') }}</v-btn>
   <input
     ref="chooser"
     class="visually-hidden"
     type="file"
     accept=".json,.jsonl,application/json"
-    aria-label="File to import"
+    :aria-label="t('bring-in-file-import')"
     tabindex="-1"
     data-test="import-file"
     @change="bringIn"
   />
   <section v-if="faults.length" class="import stop" role="alert" data-test="import-faults">
-    <p><b>Nothing was imported.</b> Fix these and try again:</p>
+    <p>
+      <b>{{ t('bring-in-nothing-was-imported') }}</b>{{ t('bring-in-fix-these-try-again') }}
+    </p>
     <ul>
       <li v-for="fault in faults.slice(0, 12)" :key="fault.field + fault.sentence">
         <code v-if="fault.field">{{ fault.field }}</code> {{ fault.sentence }}
       </li>
-      <li v-if="faults.length > 12">and {{ faults.length - 12 }} more.</li>
+      <li v-if="faults.length > 12">{{ t('bring-in-more', { faults: faults.length - 12 }) }}</li>
     </ul>
-    <v-btn @click="faults = []">Close</v-btn>
+    <v-btn @click="faults = []">{{ t('bring-in-close') }}</v-btn>
   </section>
 </template>
 

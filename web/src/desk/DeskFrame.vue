@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="R extends object, V extends string">
+import { t } from '../text'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
 import type { Desk } from './desk'
@@ -32,7 +33,7 @@ const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
     <div class="table">
       <div class="left">
         <slot name="sentence" />
-        <dl v-if="bench.length" class="bench" aria-label="Tools needed" data-test="bench">
+        <dl v-if="bench.length" class="bench" :aria-label="t('desk-frame-tools-needed')" data-test="bench">
           <div v-for="one in bench" :key="one.label">
             <dt>{{ one.label }}</dt>
             <dd class="num">{{ one.value }}</dd>
@@ -52,9 +53,10 @@ const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
             <slot name="tools" />
           </DeskTools>
           <span v-if="desk.kept" class="quiet of" data-test="kept-as">
-            {{ desk.kept.name }}<template v-if="desk.changed">, changed since saved</template>
+            {{ desk.kept.name
+            }}<template v-if="desk.changed">{{ t('desk-frame-changed-since-saved') }}</template>
           </span>
-          <span class="states" role="group" aria-label="What is shown">
+          <span class="states" role="group" :aria-label="t('desk-frame-what-shown')">
             <button
               v-for="{ key, says, test } in views"
               :key="key"
@@ -74,7 +76,7 @@ const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
               data-test="true-size"
               @click="trueSize = !trueSize"
             >
-              true size
+              {{ t('desk-frame-true-size') }}
             </button>
           </span>
         </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { mdiRedo, mdiUndo } from '@mdi/js'
 import PaperMenu from '../shared/PaperMenu.vue'
 
@@ -14,8 +15,10 @@ const emit = defineEmits<{ keep: []; take: [file: string]; undo: []; redo: [] }>
 </script>
 
 <template>
-  <v-btn variant="flat" color="primary" :disabled="!sound" data-test="keep" @click="emit('keep')">Save</v-btn>
-  <PaperMenu says="Print or export" :disabled="!sound" test="take-away">
+  <v-btn variant="flat" color="primary" :disabled="!sound" data-test="keep" @click="emit('keep')">{{
+    t('desk-tools-save')
+  }}</v-btn>
+  <PaperMenu :says="t('desk-tools-print-or-export')" :disabled="!sound" test="take-away">
     <button
       v-for="{ file, says, hint } in files"
       :key="file"
@@ -31,7 +34,7 @@ const emit = defineEmits<{ keep: []; take: [file: string]; undo: []; redo: [] }>
   <v-btn
     :icon="mdiUndo"
     density="comfortable"
-    aria-label="Undo"
+    :aria-label="t('desk-tools-undo')"
     :disabled="!canUndo"
     data-test="undo"
     @click="emit('undo')"
@@ -39,7 +42,7 @@ const emit = defineEmits<{ keep: []; take: [file: string]; undo: []; redo: [] }>
   <v-btn
     :icon="mdiRedo"
     density="comfortable"
-    aria-label="Redo"
+    :aria-label="t('desk-tools-redo')"
     :disabled="!canRedo"
     data-test="redo"
     @click="emit('redo')"

@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="R extends object">
+import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -63,7 +64,7 @@ async function keep(asNew: boolean) {
     const undo = await props.desk.keep(name.value, note.value, asNew)
     open.value = false
     emit('kept')
-    if (undo !== null) notice.did(`Saved as “${name.value}”.`, undo, () => emit('undone'))
+    if (undo !== null) notice.did(t('keep-dialog-saved-as', { name: name.value }), undo, () => emit('undone'))
   } catch (thrown) {
     current.value = standing(thrown) as typeof current.value
     if (!current.value) take(thrown)
@@ -76,19 +77,26 @@ async function keep(asNew: boolean) {
 <template>
   <PaperDialog
     v-model="open"
-    :title="`Save this ${noun}`"
+    :title="t('keep-dialog-save-this', { noun })"
     :width="520"
-    :does="desk.kept ? 'Save changes' : 'Save'"
+    :does="desk.kept ? t('keep-dialog-save-changes') : 'Save'"
     test="keep-confirm"
     :busy="busy"
     @submit="keep(!desk.kept)"
   >
     <p class="serif quiet">{{ desk.sheet?.text }}</p>
-    <PaperField v-model="name" name="name" label="Name" autofocus maxlength="80" data-test="plan-name" />
+    <PaperField
+      v-model="name"
+      name="name"
+      :label="t('keep-dialog-name')"
+      autofocus
+      maxlength="80"
+      data-test="plan-name"
+    />
     <p v-if="alike" class="watch" role="status" data-test="alike">
-      “{{ alike.name }}” is saved already: {{ alike.sentence }} Two with one name are hard to tell apart.
+      {{ t('keep-dialog-saved-already-two-with-one', { name: alike.name, sentence: alike.sentence }) }}
     </p>
-    <PaperField v-model="note" name="note" label="Note" lines data-test="plan-note" />
+    <PaperField v-model="note" name="note" :label="t('keep-dialog-note')" lines data-test="plan-note" />
     <BothVersions
       v-if="current"
       :yours="desk.sheet?.text ?? ''"
@@ -103,7 +111,7 @@ async function keep(asNew: boolean) {
     </BothVersions>
     <template #acts>
       <v-btn v-if="desk.kept" :disabled="busy" data-test="keep-as-new" @click="keep(true)">
-        Save as a new {{ noun }}
+        {{ t('keep-dialog-save-as-new', { noun }) }}
       </v-btn>
     </template>
   </PaperDialog>

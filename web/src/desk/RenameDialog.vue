@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="T extends { name: string; note?: string }">
+import { t } from '../text'
 import { ref, watch } from 'vue'
 import { useForm, useOpen } from '../shared/form'
 import { useNotice } from '../shared/notice'
@@ -34,15 +35,28 @@ const rename = () =>
     if (!entry.value) return
     const record = { ...entry.value.record, name: name.value, note: note.value }
     const written = await props.keep(entry.value as Entry, record)
-    notice.did(`Renamed to “${name.value}”.`, written.undo, () => emit('renamed'))
+    notice.did(t('rename-dialog-renamed', { name: name.value }), written.undo, () => emit('renamed'))
     entry.value = null
     emit('renamed')
   })
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Rename" does="Rename" test="rename-confirm" @submit="rename">
-    <PaperField v-model="name" name="name" label="Name" maxlength="80" autofocus data-test="rename-name" />
-    <PaperField v-model="note" name="note" label="Note" lines />
+  <PaperDialog
+    v-model="open"
+    :title="t('rename-dialog-rename')"
+    :does="t('rename-dialog-rename')"
+    test="rename-confirm"
+    @submit="rename"
+  >
+    <PaperField
+      v-model="name"
+      name="name"
+      :label="t('rename-dialog-name')"
+      maxlength="80"
+      autofocus
+      data-test="rename-name"
+    />
+    <PaperField v-model="note" name="note" :label="t('rename-dialog-note')" lines />
   </PaperDialog>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="R extends object">
+import { t } from '../text'
 import { computed, ref, useTemplateRef } from 'vue'
 import type { Phrase } from '../api/client'
 import { useNotice } from '../shared/notice'
@@ -80,7 +81,7 @@ async function closed(escaped: boolean) {
   if (!escaped && why === undefined) return props.desk.remember(from as R)
   try {
     await props.desk.set(from as R, false)
-    if (!escaped) notice.say(`Not changed. ${why}`)
+    if (!escaped) notice.say(t('sentence-line-not-changed', { why }))
   } catch (thrown) {
     notice.fail(thrown)
   }

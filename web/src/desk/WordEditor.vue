@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="R extends object">
+import { t } from '../text'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import PaperField from '../shared/PaperField.vue'
@@ -184,7 +185,7 @@ onMounted(async () => {
         <button
           type="button"
           class="plain nudge"
-          :aria-label="`${word.title}: less`"
+          :aria-label="t('word-editor-less', { title: word.title })"
           data-test="less"
           @click="nudge(-1)"
         >
@@ -193,7 +194,7 @@ onMounted(async () => {
         <PaperField
           v-model="text"
           :placeholder="now"
-          :hint="reading || `Type ${word.hint}`"
+          :hint="reading || t('word-editor-type', { hint: word.hint })"
           persistent-placeholder
           :aria-label="word.title"
           :wrong="faults.map((fault) => fault.sentence)"
@@ -204,7 +205,7 @@ onMounted(async () => {
         <button
           type="button"
           class="plain nudge"
-          :aria-label="`${word.title}: more`"
+          :aria-label="t('word-editor-more', { title: word.title })"
           data-test="more-of-it"
           @click="nudge(1)"
         >
@@ -217,11 +218,11 @@ onMounted(async () => {
         v-model="find"
         class="find"
         type="search"
-        placeholder="Find among these"
-        aria-label="Find among these"
+        :placeholder="t('word-editor-find-among-these')"
+        :aria-label="t('word-editor-find-among-these')"
       />
       <p v-if="choices.length && !listed.length" class="quiet says">
-        No match. What you typed is used as it is.
+        {{ t('word-editor-no-match-what-you-typed') }}
       </p>
       <div ref="list" v-one-stop="'.choice'" class="choices">
         <button

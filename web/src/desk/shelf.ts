@@ -1,3 +1,4 @@
+import { t } from '../text'
 import type { Act } from '../shared/MoreMenu.vue'
 import { useNotice } from '../shared/notice'
 import { usePick } from '../shared/picking'
@@ -40,10 +41,10 @@ export function useShelf<T extends { name: string; note?: string }>(shelf: Shelf
 
   const duplicate = ({ record }: ShelfEntry<T>) =>
     attempt(async () => {
-      const name = `${record.name.slice(0, 73)}, copy`
+      const name = t('shelf-copy', { slice: record.name.slice(0, 73) })
       const { undo } = await shelf.add({ ...record, name })
       await shelf.refresh()
-      notice.did(`Duplicated as “${name}”.`, undo, shelf.refresh)
+      notice.did(t('shelf-duplicated-as', { name }), undo, shelf.refresh)
     })
 
   const archive = ({ id, revision, record, archived }: ShelfEntry<T>) =>
@@ -51,7 +52,10 @@ export function useShelf<T extends { name: string; note?: string }>(shelf: Shelf
       const { undo } = await shelf.archive(id, { revision, archived: !archived })
       await shelf.refresh()
       notice.did(
-        `“${record.name}” was ${archived ? 'restored from the archive' : 'archived'}.`,
+        t('shelf-was', {
+          name: record.name,
+          archived: archived ? t('shelf-restored-from-archive') : 'archived',
+        }),
         undo,
         shelf.refresh,
       )
@@ -69,11 +73,12 @@ export function useShelf<T extends { name: string; note?: string }>(shelf: Shelf
   /** The lines of a row's menu. */
   function acts<E extends ShelfEntry<T>>(entry: E, renaming: (entry: E) => void): Act[] {
     const lines: Act[] = [
-      { label: 'Rename or change the note', test: 'rename', act: () => renaming(entry) },
-      { label: 'Duplicate', test: 'duplicate', act: () => duplicate(entry) },
+      { label: t('shelf-rename-or-change-note'), test: 'rename', act: () => renaming(entry) },
+      { label: t('shelf-duplicate'), test: 'duplicate', act: () => duplicate(entry) },
     ]
-    if (!entry.archived) lines.push({ label: 'Add to cutting plan', test: 'pick', act: () => pick(entry) })
-    const away = entry.archived ? 'Restore' : 'Archive'
+    if (!entry.archived)
+      lines.push({ label: t('shelf-add-cutting-plan'), test: 'pick', act: () => pick(entry) })
+    const away = entry.archived ? t('shelf-restore') : t('shelf-archive')
     return [...lines, { label: away, test: 'archive', act: () => archive(entry) }]
   }
 

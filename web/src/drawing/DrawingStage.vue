@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useElementSize, useEventListener } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import type { Comparison, Dimension, Drawing, DrawnPart, Place } from '../api/client'
@@ -285,7 +286,11 @@ useEventListener('pointercancel', () => {
         :data-dimension="dimension.figure"
         :role="handles?.[dimension.figure] ? 'button' : undefined"
         :tabindex="handles?.[dimension.figure] ? 0 : undefined"
-        :aria-label="handles?.[dimension.figure] ? `${dimension.text}: drag or type` : undefined"
+        :aria-label="
+          handles?.[dimension.figure]
+            ? t('drawing-stage-drag-or-type', { dimension: dimension.text })
+            : undefined
+        "
         @pointerdown="grab(dimension, $event)"
         @keydown.enter.prevent="emit('edit', dimension.figure, $event.currentTarget as HTMLElement)"
       >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed } from 'vue'
 import { useSettings } from '../shared/settings'
 
@@ -33,7 +34,7 @@ function inches(ticks: (long: boolean) => Pick<Tick, 'from' | 'to'>) {
   const named = (settings.inchMm / 4) * props.scale > 96 && parts >= 4 ? parts / 4 : parts
   return marksEvery(settings.inchMm / parts, (n) => ({
     ...ticks(n % named === 0),
-    says: n % named === 0 ? `${quarters((4 * n) / parts)} in` : '',
+    says: n % named === 0 ? t('strip-ruler-in', { parts: quarters((4 * n) / parts) }) : '',
   }))
 }
 /** So many quarters, as a ruler has them: `1 3/4`. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, useId } from 'vue'
 import type { Strip, Workpiece } from '../api/client'
 import MetalGradient from './MetalGradient.vue'
@@ -28,7 +29,11 @@ const last = computed(() => props.strip.zones.at(-1))
 </script>
 
 <template>
-  <StripFoot label="The strip: one ring as straight wire" title="The strip: one ring, straight" class="strip">
+  <StripFoot
+    :label="t('wire-strip-strip-one-ring-as-straight')"
+    :title="t('wire-strip-strip-one-ring-straight')"
+    class="strip"
+  >
     <template #sum>
       <span data-test="sum">{{ strip.sum }}</span>
     </template>
@@ -86,7 +91,9 @@ const last = computed(() => props.strip.zones.at(-1))
             height="4"
             :style="{ fillOpacity: Math.min(1, 0.06 + spent * 1.4) }"
           />
-          <text :x="edge" y="14" class="quiet">{{ Math.round(spent * 100) }} % used</text>
+          <text :x="edge" y="14" class="quiet">
+            {{ t('wire-strip-used', { spent: Math.round(spent * 100) }) }}
+          </text>
         </g>
         <text v-if="last" class="quiet" :x="full - edge" y="14" text-anchor="end">{{ last.text }}</text>
         <StripRuler

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, ref } from 'vue'
 import type { Figure } from '../api/client'
 import { useWritten } from './written'
@@ -16,10 +17,10 @@ const opened = ref<string | null>(null)
 
 const titles: Record<Figure['question'], string> = {
   cut: 'Cut',
-  'in-your-hand': 'In your hand',
-  'on-the-rod': 'On the rod',
-  'off-the-spool': 'Off the spool',
-  'will-it-hold': 'Will it hold',
+  'in-your-hand': t('figure-column-in-your-hand'),
+  'on-the-rod': t('figure-column-on-rod'),
+  'off-the-spool': t('figure-column-off-spool'),
+  'will-it-hold': t('figure-column-will-hold'),
 }
 
 const groups = computed(() =>
@@ -59,11 +60,11 @@ const beside = (figure: Figure) => [figure.more, written(figure).other].filter(B
           <dd class="says">{{ figure.working.sentence }}</dd>
           <dd class="formula">{{ figure.working.formula }}</dd>
           <dd class="formula">{{ figure.working.numbers }}</dd>
-          <dt>Assumed</dt>
+          <dt>{{ t('figure-column-assumed') }}</dt>
           <dd>{{ figure.working.assumption }}</dd>
-          <dt>Spread</dt>
+          <dt>{{ t('figure-column-spread') }}</dt>
           <dd>{{ figure.working.spread }}</dd>
-          <dt>Source</dt>
+          <dt>{{ t('figure-column-source') }}</dt>
           <dd>{{ figure.working.source }}</dd>
         </dl>
       </div>

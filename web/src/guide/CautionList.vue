@@ -1,51 +1,42 @@
 <script setup lang="ts">
+import { t } from '../text'
 const cautions = [
-  [
-    'Eyes',
-    'Every cut, wire end and hammer blow: wear safety glasses. Hold both sides of a cut, or shield it.',
-  ],
-  [
-    'Rotation',
-    'A drill or powered winder pulls in wire, sleeves, hair and gloves. Lowest speed, a wooden or leather block held in the hand to guide the wire, foot or thumb off first. Some winders wear leather against the running wire; near a turning rod any glove can catch.',
-  ],
-  [
-    'Fire and fumes',
-    'Fireproof surface, fresh air, an extinguisher near. No solder with cadmium. Never heat galvanised or plated steel. Fluxes can contain fluorides: read the safety sheet.',
-  ],
-  [
-    'Pickle',
-    'Acid into water, lid on, brass or plastic tongs, rinse, neutralise. Follow local rules for disposal.',
-  ],
-  [
-    'Skin and ears',
-    'Nickel, and for some people copper and brass, irritate. In a fresh piercing use only metals sold for it. Limits on nickel, lead and cadmium, and hallmarks, differ by country.',
-  ],
-  ['Small parts', 'Rings can be swallowed: keep them and magnets away from children.'],
-  [
-    'Dust and noise',
-    'Don’t breathe in filing and sanding dust. A tumbler is loud; keep water away from its motor.',
-  ],
-  ['Hands', 'Straight wrists, rests, short sessions. If pain stays, see a doctor.'],
+  ['Eyes', t('caution-list-every-cut-wire-end-hammer')],
+  ['Rotation', t('caution-list-drill-or-powered-winder-pulls')],
+  [t('caution-list-fire-fumes'), t('caution-list-fireproof-surface-fresh-air-extinguisher')],
+  ['Pickle', t('caution-list-acid-into-water-lid-on')],
+  [t('caution-list-skin-ears'), t('caution-list-nickel-for-some-people-copper')],
+  [t('caution-list-small-parts'), t('caution-list-rings-can-be-swallowed-keep')],
+  [t('caution-list-dust-noise'), t('caution-list-dont-breathe-in-filing-sanding')],
+  ['Hands', t('caution-list-straight-wrists-rests-short-sessions')],
 ]
 const methods = [
-  ['Starting temper', 'dead soft, hardened afterwards', 'half-hard, used as it is'],
   [
-    'Cutting rings',
-    'saw: square faces that meet, one kerf lost',
-    'flush cut twice: quick, a sliver lost, faces don’t quite match',
+    t('caution-list-starting-temper'),
+    t('caution-list-dead-soft-hardened-afterwards'),
+    t('caution-list-half-hard-used-as'),
   ],
-  ['Sawing from', 'outside on a pin', 'inside, blade threaded through; or left on a wooden dowel'],
-  ['Winding', 'by hand or in a pin vise: you feel the tension', 'slow drill: long coils, more care'],
-  ['Straightening', 'on the spool, before cutting', 'after cutting, piece by piece'],
+  [t('caution-list-cutting-rings'), t('caution-list-square-faces'), t('caution-list-cut-twice')],
+  [
+    t('caution-list-sawing-from'),
+    t('caution-list-outside-on-pin'),
+    t('caution-list-inside-blade-threaded-through-or'),
+  ],
+  [t('caution-list-winding'), t('caution-list-by-hand'), t('caution-list-slow-drill')],
+  [
+    t('caution-list-straightening'),
+    t('caution-list-on-spool-before-cutting'),
+    t('caution-list-after-cutting-piece-by-piece'),
+  ],
 ]
 </script>
 
 <template>
   <div class="two">
     <section aria-labelledby="cautions">
-      <h1 id="cautions">Safety</h1>
+      <h1 id="cautions">{{ t('caution-list-safety') }}</h1>
       <p class="quiet">
-        Short reminders, never law: the tool maker, local rules and qualified people come first.
+        {{ t('caution-list-short-reminders-never-law-tool') }}
       </p>
       <dl>
         <template v-for="[what, text] in cautions" :key="what">
@@ -55,12 +46,14 @@ const methods = [
       </dl>
     </section>
     <section aria-labelledby="methods">
-      <h1 id="methods">Where makers differ</h1>
-      <p class="quiet">Both ways work. What each one trades:</p>
+      <h1 id="methods">{{ t('caution-list-where-makers-differ') }}</h1>
+      <p class="quiet">{{ t('caution-list-both-ways-work-what-each') }}</p>
       <dl>
         <template v-for="[what, one, other] in methods" :key="what">
           <dt>{{ what }}</dt>
-          <dd>{{ one }}<span class="quiet"> · or · </span>{{ other }}</dd>
+          <dd>
+            {{ one }}<span class="quiet"> {{ t('caution-list-or') }} </span>{{ other }}
+          </dd>
         </template>
       </dl>
     </section>

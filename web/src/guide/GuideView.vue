@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
@@ -58,14 +59,14 @@ const read = useDebounceFn(async () => {
 <template>
   <div class="page">
     <section aria-labelledby="gauges">
-      <h1 id="gauges">Wire sizes</h1>
+      <h1 id="gauges">{{ t('guide-view-wire-sizes') }}</h1>
       <div class="both">
         <div>
           <PaperField
             v-model="typed"
-            label="Type a size or a gauge"
+            :label="t('guide-view-type-size-or-gauge')"
             :wrong="wrong"
-            hint="1 mm, 18 awg, 18 swg, 3/64 in"
+            :hint="t('guide-view-1-mm-18-awg-18')"
             data-test="size"
             @update:model-value="read"
           />
@@ -74,12 +75,11 @@ const read = useDebounceFn(async () => {
             <span v-if="reading.note" class="quiet">{{ reading.note }}</span>
           </p>
           <p v-else class="quiet about">
-            A gauge number means different sizes in different systems, and some countries use none. The mm is
-            what counts: measure with a caliper when it matters.
+            {{ t('guide-view-gauge-number-means-different-sizes') }}
           </p>
         </div>
         <div>
-          <div role="group" aria-label="Gauge system" class="systems">
+          <div role="group" :aria-label="t('guide-view-gauge-system')" class="systems">
             <button
               v-for="one in tables ?? []"
               :key="one.system"
@@ -92,14 +92,14 @@ const read = useDebounceFn(async () => {
               {{ one.shown }}
             </button>
           </div>
-          <div ref="rows" class="scroll" tabindex="0" role="region" aria-label="Gauge table">
+          <div ref="rows" class="scroll" tabindex="0" role="region" :aria-label="t('guide-view-gauge-table')">
             <table class="ledger" data-test="gauge-table">
               <thead>
                 <tr>
                   <th>{{ table?.shown }}</th>
-                  <th class="right">mm</th>
-                  <th class="right">in</th>
-                  <th class="others">elsewhere</th>
+                  <th class="right">{{ t('guide-view-mm') }}</th>
+                  <th class="right">{{ t('guide-view-in') }}</th>
+                  <th class="others">{{ t('guide-view-elsewhere') }}</th>
                 </tr>
               </thead>
               <tbody>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { api, data } from '../api/client'
 
@@ -12,27 +13,25 @@ const range = (c: number[]) => (c[0] === c[1] ? `${c[0]}` : `${c[0]}–${c[1]}`)
 
 <template>
   <section class="metals" aria-labelledby="metals">
-    <h1 id="metals">Metals and their figures</h1>
+    <h1 id="metals">{{ t('metal-table-metals-their-figures') }}</h1>
     <p class="quiet">
-      Typical handbook values for wrought wire, not a certificate: flow stress ±15 %, stiffness ±3 %,
-      temperatures about. Source: metals handbooks (ASM Handbook vol. 2) and wire makers’ sheets; hardening
-      constants fitted to the strengths listed for the tempers.
+      {{ t('metal-table-typical-handbook-values-for-wrought') }}
     </p>
-    <div class="scroll" tabindex="0" role="region" aria-label="Metals">
+    <div class="scroll" tabindex="0" role="region" :aria-label="t('metal-table-metals')">
       <table class="ledger" data-test="metals">
         <thead>
           <tr>
-            <th>Metal</th>
-            <th class="right">stiffness, GPa</th>
-            <th class="right">yields at, MPa: soft</th>
-            <th class="right">fully worked</th>
-            <th class="right">breaks at strain</th>
-            <th class="right">g/cm³</th>
-            <th class="right">anneals, °C</th>
-            <th>how to tell it is hot enough; then</th>
-            <th class="right">melts, °C</th>
-            <th>joins by</th>
-            <th>care</th>
+            <th>{{ t('metal-table-metal') }}</th>
+            <th class="right">{{ t('metal-table-stiffness-gpa') }}</th>
+            <th class="right">{{ t('metal-table-yields-at-mpa-soft') }}</th>
+            <th class="right">{{ t('metal-table-fully-worked') }}</th>
+            <th class="right">{{ t('metal-table-breaks-at-strain') }}</th>
+            <th class="right">{{ t('metal-table-g-cm') }}</th>
+            <th class="right">{{ t('metal-table-anneals-c') }}</th>
+            <th>{{ t('metal-table-how-tell-hot-enough-then') }}</th>
+            <th class="right">{{ t('metal-table-melts-c') }}</th>
+            <th>{{ t('metal-table-joins-by') }}</th>
+            <th>{{ t('metal-table-care') }}</th>
           </tr>
         </thead>
         <tbody>

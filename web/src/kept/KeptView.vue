@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
@@ -107,7 +108,11 @@ function acts(entry: KeptPiece) {
       : 'chain' in piece
         ? chains.acts(recordOf(entry, piece.chain), (row) => (renamingChain.value = row))
         : findings.acts(recordOf(entry, piece.finding), (row) => (renamingFinding.value = row))
-  const revisions = { label: 'Earlier revisions', test: 'revisions', act: () => (looking.value = entry) }
+  const revisions = {
+    label: t('kept-view-earlier-revisions'),
+    test: 'revisions',
+    act: () => (looking.value = entry),
+  }
   return entry.revision > 1 ? [...lines.slice(0, 2), revisions, ...lines.slice(2)] : lines
 }
 
@@ -129,19 +134,19 @@ async function open(entry: KeptPiece) {
 
 <template>
   <div class="page">
-    <h1>Saved</h1>
+    <h1>{{ t('kept-view-saved') }}</h1>
     <div class="bar">
       <PaperField
         v-model="find"
         class="find"
-        label="Find by name, note, metal or size"
+        :label="t('kept-view-find-by-name-note-metal')"
         type="search"
         data-test="find"
         clearable
         @update:model-value="page = 0"
       />
       <fieldset class="kinds">
-        <legend class="visually-hidden">Show</legend>
+        <legend class="visually-hidden">{{ t('kept-view-show') }}</legend>
         <label v-for="kind in kinds" :key="kind.value" class="option">
           <input
             v-model="which"
@@ -155,31 +160,38 @@ async function open(entry: KeptPiece) {
         </label>
       </fieldset>
       <label class="option">
-        <input v-model="archived" type="checkbox" data-test="show-archived" @change="page = 0" /> archived
+        <input v-model="archived" type="checkbox" data-test="show-archived" @change="page = 0" />{{
+          t('kept-view-archived')
+        }}
       </label>
       <span class="grow" />
       <BringIn @brought="refresh" />
-      <PaperMenu says="Print or export" test="take-out">
-        <SaveButton path="/api/saved/all.json" line data-test="take-out-json">Everything as JSON</SaveButton>
-        <SaveButton path="/api/plans/all.csv" line>Rings as CSV</SaveButton>
+      <PaperMenu :says="t('kept-view-print-or-export')" test="take-out">
+        <SaveButton path="/api/saved/all.json" line data-test="take-out-json">{{
+          t('kept-view-everything-as-json')
+        }}</SaveButton>
+        <SaveButton path="/api/plans/all.csv" line>{{ t('kept-view-rings-as-csv') }}</SaveButton>
       </PaperMenu>
     </div>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-    <p v-else-if="!found" class="quiet" role="status">Loading…</p>
+    <p v-else-if="!found" class="quiet" role="status">{{ t('kept-view-loading') }}</p>
     <p v-else-if="!entries.length" class="empty" data-test="empty">
-      <template v-if="find">Nothing saved has “{{ find }}” in it.</template>
-      <template v-else-if="archived">Nothing is archived.</template>
+      <template v-if="find">{{ t('kept-view-nothing-saved-has-in', { find }) }}</template>
+      <template v-else-if="archived">{{ t('kept-view-nothing-archived') }}</template>
       <template v-else-if="which === 'chains'">
-        No chain saved yet. Plan one under <router-link to="/chains">Chains</router-link> and press Save
-        there.
+        {{ t('kept-view-no-chain-saved-yet-plan')
+        }}<router-link to="/chains">{{ t('kept-view-chains') }}</router-link
+        >{{ t('kept-view-press-save-there') }}
       </template>
       <template v-else-if="which === 'findings'">
-        No finding saved yet. Open one under <router-link to="/findings">Findings</router-link>, change it as
-        you like and press Save. It is listed here, ready to make again.
+        {{ t('kept-view-no-finding-saved-yet-open')
+        }}<router-link to="/findings">{{ t('kept-view-findings') }}</router-link
+        >{{ t('kept-view-change-as-you-like-press') }}
       </template>
       <template v-else>
-        Nothing saved yet. <router-link to="/rings">Plan some rings</router-link> and press Save. The plan is
-        listed here, ready to make again.
+        {{ t('kept-view-nothing-saved-yet')
+        }}<router-link to="/rings">{{ t('kept-view-plan-some-rings') }}</router-link
+        >{{ t('kept-view-press-save-plan-listed-here') }}
       </template>
     </p>
     <ul v-else v-one-stop class="pieces plans" data-test="plans">
@@ -188,7 +200,7 @@ async function open(entry: KeptPiece) {
           type="button"
           class="plain face"
           tabindex="-1"
-          :aria-label="`Open ${entry.name}`"
+          :aria-label="t('kept-view-open', { name: entry.name })"
           @click="open(entry)"
         >
           <PieceSketch
@@ -203,7 +215,14 @@ async function open(entry: KeptPiece) {
             {{ entry.name }}
           </button>
           <span v-if="entry.namesakes_n" class="watch alike" data-test="namesakes">
-            {{ entry.namesakes_n === 1 ? 'another has' : `${entry.namesakes_n} others have` }} the same name
+            {{
+              t('kept-view-same-name', {
+                have:
+                  entry.namesakes_n === 1
+                    ? t('kept-view-another-has')
+                    : t('kept-view-others-have', { namesakesn: entry.namesakes_n }),
+              })
+            }}
           </span>
           <p class="sentence">{{ entry.sentence }}</p>
           <p v-if="entry.note" class="quiet note">{{ entry.note }}</p>
@@ -215,12 +234,18 @@ async function open(entry: KeptPiece) {
         <MoreMenu :of="entry.name" :acts="acts(entry)" />
       </li>
     </ul>
-    <nav v-if="found && found.total > most" class="pages" aria-label="Pages">
-      <v-btn :disabled="page === 0" @click="page -= 1">Newer</v-btn>
-      <span class="quiet"
-        >{{ page * most + 1 }} to {{ page * most + entries.length }} of {{ found.total }}</span
-      >
-      <v-btn :disabled="(page + 1) * most >= found.total" @click="page += 1">Older</v-btn>
+    <nav v-if="found && found.total > most" class="pages" :aria-label="t('kept-view-pages')">
+      <v-btn :disabled="page === 0" @click="page -= 1">{{ t('kept-view-newer') }}</v-btn>
+      <span class="quiet">{{
+        t('kept-view-to-of', {
+          most: page * most + 1,
+          entries: page * most + entries.length,
+          total: found.total,
+        })
+      }}</span>
+      <v-btn :disabled="(page + 1) * most >= found.total" @click="page += 1">{{
+        t('kept-view-older')
+      }}</v-btn>
     </nav>
     <RenameDialog v-model="renaming" :keep="rings.rename" @renamed="refresh" />
     <RenameDialog v-model="renamingFinding" :keep="findings.rename" @renamed="refresh" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { useRouter } from 'vue-router'
 import {
@@ -76,30 +77,38 @@ async function lay({ revision, request }: Revision) {
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Revisions" :name="`Revisions of ${kept?.name ?? ''}`" :width="680">
+  <PaperDialog
+    v-model="open"
+    :title="t('revisions-dialog-revisions')"
+    :name="t('revisions-dialog-revisions-of', { name: kept?.name })"
+    :width="680"
+  >
     <p class="quiet">
-      Earlier versions of “{{ kept?.name }}”. Open one to look at it; it replaces the last one only when you
-      press Save.
+      {{ t('revisions-dialog-earlier-versions-open-one-look', { name: kept?.name }) }}
     </p>
     <ol class="list" data-test="revision-list">
       <li v-for="one in revisions ?? []" :key="one.revision" class="one" data-test="revision">
         <div>
           <b>{{ when(one.made_at) }}</b>
-          <span v-if="one.revision === kept?.revision" class="quiet"> current</span>
-          <span v-if="one.name !== kept?.name" class="quiet"> called “{{ one.name }}”</span>
+          <span v-if="one.revision === kept?.revision" class="quiet">
+            {{ t('revisions-dialog-current') }}</span
+          >
+          <span v-if="one.name !== kept?.name" class="quiet">
+            {{ t('revisions-dialog-called', { name: one.name }) }}</span
+          >
           <p>{{ one.sentence }}</p>
         </div>
         <v-btn
           size="small"
-          :aria-label="`Open revision ${one.revision} of ${kept?.name}`"
+          :aria-label="t('revisions-dialog-open-revision', { revision: one.revision, name: kept?.name })"
           data-test="open-revision"
           @click="lay(one)"
         >
-          Open
+          {{ t('revisions-dialog-open') }}
         </v-btn>
       </li>
     </ol>
-    <v-btn class="mt-3" @click="open = false">Close</v-btn>
+    <v-btn class="mt-3" @click="open = false">{{ t('revisions-dialog-close') }}</v-btn>
   </PaperDialog>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import type { Drawing, Step } from '../api/client'
 import PieceSketch from '../drawing/PieceSketch.vue'
 import { vOneStop } from '../shared/oneStop'
@@ -33,8 +34,10 @@ const at = defineModel<number>({ required: true })
         min="0"
         :max="steps.length - 1"
         step="1"
-        aria-label="Steps, from straight to finished"
-        :aria-valuetext="steps[at] ? `step ${at + 1} of ${steps.length}: ${steps[at]!.named}` : ''"
+        :aria-label="t('forming-line-steps-from-straight-finished')"
+        :aria-valuetext="
+          steps[at] ? t('forming-line-step', { at: at + 1, all: steps.length, named: steps[at]!.named }) : ''
+        "
         data-test="slider"
       />
     </div>

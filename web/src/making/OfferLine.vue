@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="R extends object">
+import { t } from '../text'
 import { computed } from 'vue'
 import type { Choice } from '../desk/desk'
 
@@ -26,7 +27,9 @@ const said = computed(() => {
   >
     <span
       >{{ said
-      }}<span v-if="choice.chosen && choice.group && said === choice.label" class="quiet"> (now)</span></span
+      }}<span v-if="choice.chosen && choice.group && said === choice.label" class="quiet">
+        {{ t('offer-line-now') }}</span
+      ></span
     >
     <span class="effect" :class="{ stop: !choice.possible, watch: choice.advised }">{{ choice.effect }}</span>
   </button>

@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="R extends object">
+import { t } from '../text'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Choice } from '../desk/desk'
 import { vOneStop } from '../shared/oneStop'
@@ -52,7 +53,9 @@ async function choose(choice: Choice<R>) {
 <template>
   <v-menu v-model="open" location="bottom start" :offset="6" :close-on-content-click="false">
     <template #activator="{ props: activator }">
-      <v-btn v-bind="activator" :disabled="!desk.sound" data-test="route-menu">Change the method</v-btn>
+      <v-btn v-bind="activator" :disabled="!desk.sound" data-test="route-menu">{{
+        t('route-menu-change-method')
+      }}</v-btn>
     </template>
     <div v-one-stop="'.menu-line'" class="popover offers" data-test="route-offers">
       <OfferLine v-for="choice in plain" :key="choice.label" :choice="choice" @choose="choose" />
@@ -66,14 +69,16 @@ async function choose(choice: Choice<R>) {
         >
           <span class="sign" aria-hidden="true">{{ group === one.name ? '−' : '+' }}</span>
           <span>{{ one.name }}</span>
-          <span v-if="one.advised" class="now watch">recommended</span>
+          <span v-if="one.advised" class="now watch">{{ t('route-menu-recommended') }}</span>
           <span v-else-if="one.now.length" class="now quiet">{{ one.now.join('; ') }}</span>
         </button>
         <div v-if="group === one.name" class="within">
           <OfferLine v-for="choice in one.offers" :key="choice.label" :choice="choice" @choose="choose" />
         </div>
       </template>
-      <p v-if="!choices.length" class="quiet wait" role="status">Checking what it would change…</p>
+      <p v-if="!choices.length" class="quiet wait" role="status">
+        {{ t('route-menu-checking-what-would-change') }}
+      </p>
     </div>
   </v-menu>
 </template>

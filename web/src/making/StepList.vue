@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="R extends object">
+import { t } from '../text'
 import { ref, shallowRef, watch } from 'vue'
 import type { Step } from '../api/client'
 import type { Choice, Desk } from '../desk/desk'
@@ -37,7 +38,7 @@ async function choose(choice: Choice<R>) {
 
 <template>
   <section data-test="steps">
-    <h2 class="question">Steps</h2>
+    <h2 class="question">{{ t('step-list-steps') }}</h2>
     <ol v-one-stop>
       <li v-for="(step, i) in steps" :key="step.step_n" :class="{ now: at === i }">
         <button
@@ -65,13 +66,13 @@ async function choose(choice: Choice<R>) {
             data-test="change-step"
             @click="change(step)"
           >
-            {{ strained(step) ? 'Anneal before it, or change it' : 'Change this step' }}
+            {{ strained(step) ? t('step-list-anneal-before-or-change') : t('step-list-change-this-step') }}
           </button>
           <template v-if="changing">
             <OfferLine v-for="choice in offers ?? []" :key="choice.label" :choice="choice" @choose="choose" />
-            <p v-if="!offers" class="quiet" role="status">Checking what it would change…</p>
+            <p v-if="!offers" class="quiet" role="status">{{ t('step-list-checking-what-would-change') }}</p>
             <p v-else-if="!offers.length" class="quiet">
-              Part of the piece: change a word of the sentence, or choose under “Change the method”.
+              {{ t('step-list-part-piece-change-word-sentence') }}
             </p>
           </template>
         </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { ref, watch } from 'vue'
 import { api, data, type BagRow } from '../api/client'
 import { useForm, useOpen } from '../shared/form'
@@ -28,15 +29,21 @@ const keep = () =>
     const params = { path: { id: now.id }, query: { revision: now.revision } }
     const { undo } = await data(api.PUT('/api/bags/{id}', { params, body: texts.value }))
     bag.value = null
-    notice.did('Bag changed.', undo, () => emit('kept'))
+    notice.did(t('bag-dialog-bag-changed'), undo, () => emit('kept'))
     emit('kept')
   })
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Bag" does="Save" test="keep-bag" @submit="keep">
-    <PaperField v-model="texts.name" name="name" label="Contents" maxlength="80" autofocus />
-    <PaperField v-model="texts.place" name="place" label="Where it is" maxlength="80" />
-    <PaperField v-model="texts.note" name="note" label="Note" lines maxlength="400" />
+  <PaperDialog
+    v-model="open"
+    :title="t('bag-dialog-bag')"
+    :does="t('bag-dialog-save')"
+    test="keep-bag"
+    @submit="keep"
+  >
+    <PaperField v-model="texts.name" name="name" :label="t('bag-dialog-contents')" maxlength="80" autofocus />
+    <PaperField v-model="texts.place" name="place" :label="t('bag-dialog-where')" maxlength="80" />
+    <PaperField v-model="texts.note" name="note" :label="t('bag-dialog-note')" lines maxlength="400" />
   </PaperDialog>
 </template>

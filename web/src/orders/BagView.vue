@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -28,7 +29,7 @@ const labelling = ref<number[] | null>(null)
 async function make(pieces_n: number) {
   const params = { path: { id: id.value } }
   const { entry, undo } = await data(api.POST('/api/bags/{id}/again', { params, body: { pieces_n } }))
-  notice.did(`Started: ${entry.name}, as it was made.`, undo, () => queries.invalidateQueries())
+  notice.did(t('bag-view-started-as-was-made', { name: entry.name }), undo, () => queries.invalidateQueries())
   await router.push(`/bench/${entry.id}`)
 }
 const label = () => download(`/api/bags/${id.value}/files/label.pdf`).catch(notice.fail)
@@ -42,35 +43,46 @@ const filled = computed(() => {
 <template>
   <div class="page" :style="{ '--metal': bag?.colour }">
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-    <p v-else-if="!bag" class="quiet" role="status">Loading the bag…</p>
+    <p v-else-if="!bag" class="quiet" role="status">{{ t('bag-view-loading-bag') }}</p>
     <template v-else>
-      <p class="way"><router-link to="/orders/stock">Finished stock</router-link></p>
+      <p class="way">
+        <router-link to="/orders/stock">{{ t('bag-view-finished-stock') }}</router-link>
+      </p>
       <h1>{{ bag.entry.name }}</h1>
       <section class="top">
         <PieceSketch v-if="bag.tasks.length" :drawing="bag.tasks.at(-1)!.drawing" class="drawing" />
         <div>
           <p class="reads">
-            <span class="num">{{ bag.counted }}</span> <span class="quiet">in the bag</span>
+            <span class="num">{{ bag.counted }}</span> <span class="quiet">{{ t('bag-view-in-bag') }}</span>
           </p>
           <p class="serif told">{{ bag.entry.sentence }}</p>
           <p class="quiet">
-            Filled {{ dayOf(bag.entry.record.filled_on)
-            }}<template v-if="bag.entry.record.place">, in {{ bag.entry.record.place }}</template
-            ><template v-if="bag.entry.record.batch">, batch {{ bag.entry.record.batch }}</template
-            ><template v-if="bag.entry.archived">, removed from stock</template>.
+            {{ t('bag-view-filled', { filledon: dayOf(bag.entry.record.filled_on) })
+            }}<template v-if="bag.entry.record.place">{{
+              t('bag-view-in', { place: bag.entry.record.place })
+            }}</template
+            ><template v-if="bag.entry.record.batch">{{
+              t('bag-view-batch', { batch: bag.entry.record.batch })
+            }}</template
+            ><template v-if="bag.entry.archived">{{ t('bag-view-removed-from-stock') }}</template
+            >.
             <template v-if="bag.entry.record.note">{{ bag.entry.record.note }}</template>
           </p>
           <p class="does">
-            <v-btn color="primary" variant="flat" data-test="make-again" @click="again = true"
-              >Make again</v-btn
-            >
-            <v-btn data-test="bag-label" @click="label">Label as PDF</v-btn>
-            <v-btn data-test="more-labels" @click="labelling = [bag.entry.id]">Sheets and printer</v-btn>
+            <v-btn color="primary" variant="flat" data-test="make-again" @click="again = true">{{
+              t('bag-view-make-again')
+            }}</v-btn>
+            <v-btn data-test="bag-label" @click="label">{{ t('bag-view-label-as-pdf') }}</v-btn>
+            <v-btn data-test="more-labels" @click="labelling = [bag.entry.id]">{{
+              t('bag-view-sheets-printer')
+            }}</v-btn>
           </p>
         </div>
       </section>
-      <h2>How it was made</h2>
-      <p v-if="bag.fault" class="watch">Its steps cannot be shown with your current tools: {{ bag.fault }}</p>
+      <h2>{{ t('bag-view-how-was-made') }}</h2>
+      <p v-if="bag.fault" class="watch">
+        {{ t('bag-view-its-steps-cannot-be-shown', { fault: bag.fault }) }}
+      </p>
       <ol class="steps" data-test="recipe">
         <li v-for="task in bag.tasks" :key="task.step.step_n">
           <span class="num reads-small">{{ task.reads }}</span>
@@ -81,9 +93,9 @@ const filled = computed(() => {
       </ol>
       <CountDialog
         :open="again"
-        :title="`Make again: ${bag.entry.name}`"
+        :title="t('bag-view-make-again-it', { name: bag.entry.name })"
         :start="filled"
-        does="Start batch"
+        :does="t('bag-view-start-batch')"
         :work="make"
         @close="again = false"
       />

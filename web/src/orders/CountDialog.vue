@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { ref, watch } from 'vue'
 import { refused, useForm } from '../shared/form'
 import PaperDialog from '../shared/PaperDialog.vue'
@@ -35,7 +36,7 @@ async function submit() {
   const done = await attempt(async () => {
     const typed = text.value.trim()
     if (!/^\d{1,7}$/.test(typed) || (!props.none && Number(typed) === 0))
-      throw refused([{ field: 'n', sentence: `“${typed}” is not a number of pieces. Enter a number.` }])
+      throw refused([{ field: 'n', sentence: t('count-dialog-not-number-pieces-enter-number', { typed }) }])
     await props.work(Number(typed))
   })
   busy.value = false
@@ -58,7 +59,7 @@ async function submit() {
       v-model="text"
       name="n"
       :also="['pieces_n']"
-      label="How many"
+      :label="t('count-dialog-how-many')"
       :hint="hint"
       figures
       autofocus

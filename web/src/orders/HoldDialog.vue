@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, ref, watch } from 'vue'
-import type { AgendaSitting, BatchRun, Hold, SatWork } from '../api/client'
+import type { AgendaSitting, BatchRun, ScheduleChange, SatWork } from '../api/client'
 import { refused, useForm, useOpen } from '../shared/form'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
@@ -11,7 +12,7 @@ import { dayOf } from './words'
 const held = defineModel<{ run: BatchRun; work: SatWork; part: boolean } | null>({ required: true })
 const props = defineProps<{
   sittings: AgendaSitting[]
-  hold: (body: Hold, said: string) => Promise<unknown>
+  hold: (body: ScheduleChange, said: string) => Promise<unknown>
 }>()
 const open = useOpen(held)
 const { faults, attempt } = useForm()
@@ -40,17 +41,20 @@ const submit = () =>
     const { step_n, named, of_n } = now.work
     const { of } = now.run
     const at = from.value
-    if (!at) throw refused([{ field: '', sentence: 'There is no later session within four weeks.' }])
+    if (!at) throw refused([{ field: '', sentence: t('hold-dialog-there-no-later-session-within') }])
     const sitting = later.value.find((one) => one.from === at)!
     const when = `${dayOf(sitting.day)}, ${sitting.clock}`
-    if (!now.part) await props.hold({ 'not-before': { of, step_n, at } }, `${named}: not before ${when}.`)
+    if (!now.part)
+      await props.hold({ 'not-before': { of, step_n, at } }, t('hold-dialog-not-before', { named, when }))
     else {
       const first_n = countOf(first.value)
       if (!first_n || first_n >= of_n)
-        throw refused([{ field: 'first_n', sentence: `You can do 1 to ${of_n - 1} of the ${of_n} first.` }])
+        throw refused([
+          { field: 'first_n', sentence: t('hold-dialog-you-can-do-1-first', { ofn: of_n - 1, ofn2: of_n }) },
+        ])
       await props.hold(
         { parted: { of, step_n, first_n, at } },
-        `${named}: ${first_n} first, the others ${when}.`,
+        t('hold-dialog-first-others', { named, firstn: first_n, when }),
       )
     }
     held.value = null
@@ -60,9 +64,13 @@ const submit = () =>
 <template>
   <PaperDialog
     v-model="open"
-    :title="held?.part ? `Split ${held.work.named}` : `Not before: ${held?.work.named}`"
+    :title="
+      held?.part
+        ? t('hold-dialog-split', { named: held.work.named })
+        : t('hold-dialog-not-before-2', { named: held?.work.named })
+    "
     :width="420"
-    does="Pin it"
+    :does="t('hold-dialog-pin')"
     test="hold-it"
     @submit="submit"
   >
@@ -70,12 +78,12 @@ const submit = () =>
       v-if="held?.part"
       v-model="first"
       name="first_n"
-      :label="`How many of ${held.work.of_n} first`"
+      :label="t('hold-dialog-how-many-first', { ofn: held.work.of_n })"
       figures
       autofocus
     />
     <label class="from">
-      {{ held?.part ? 'The others not before' : 'Not before' }}
+      {{ held?.part ? t('hold-dialog-others-not-before') : t('hold-dialog-not-before-3') }}
       <select v-model="from" class="word" data-test="hold-from">
         <option v-for="one in later" :key="one.from" :value="one.from">
           {{ dayOf(one.day) }}, {{ one.clock }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { ref, watch } from 'vue'
 import { api, data, type Hours } from '../api/client'
 import { refused, useForm } from '../shared/form'
@@ -18,10 +19,10 @@ const revision = ref(0)
 const weekly = ref<{ day: Day; from: string; to: string }[]>([])
 const texts = ref<Record<string, string>>({})
 const limits = [
-  ['most_min', 'Handwork in one session, minutes'],
-  ['most_effort_min', 'Strain your hands take in one session (240 is usual; less if they tire)'],
-  ['rest_every_min', 'Rest after, minutes'],
-  ['rest_min', 'Length of a rest, minutes'],
+  ['most_min', t('hours-dialog-handwork-in-one-session-minutes')],
+  ['most_effort_min', t('hours-dialog-strain-your-hands-take-in')],
+  ['rest_every_min', t('hours-dialog-rest-after-minutes')],
+  ['rest_min', t('hours-dialog-length-rest-minutes')],
 ] as const
 const short = (time: string) => time.slice(0, 5)
 const long = (time: string) => (time.length === 5 ? `${time}:00` : time)
@@ -46,7 +47,9 @@ watch(open, async (now) => {
 const number = (key: string) => {
   const value = Number((texts.value[key] ?? '').trim().replace(',', '.'))
   if (texts.value[key]?.trim() && Number.isFinite(value)) return value
-  throw refused([{ field: `hours.${key}`, sentence: `“${texts.value[key]}” is not a number of minutes.` }])
+  throw refused([
+    { field: `hours.${key}`, sentence: t('hours-dialog-not-number-minutes', { key: texts.value[key] }) },
+  ])
 }
 
 const keep = () =>
@@ -75,26 +78,39 @@ const here = Intl.DateTimeFormat().resolvedOptions().timeZone
 <template>
   <PaperDialog
     v-model="open"
-    title="Hours and limits"
+    :title="t('hours-dialog-hours-limits')"
     :width="560"
-    does="Save"
+    :does="t('hours-dialog-save')"
     test="keep-hours"
     @submit="keep"
   >
-    <h3>Bench hours each week</h3>
+    <h3>{{ t('hours-dialog-bench-hours-each-week') }}</h3>
     <div v-for="(one, i) in weekly" :key="i" class="time">
-      <select v-model="one.day" class="word" :aria-label="`Day of session ${i + 1}`">
+      <select v-model="one.day" class="word" :aria-label="t('hours-dialog-day-session', { i: i + 1 })">
         <option v-for="day in days" :key="day" :value="day">
           {{ day[0]!.toUpperCase() + day.slice(1) }}
         </option>
       </select>
-      <PaperField v-model="one.from" :name="`hours.weekly[${i}].from`" type="time" label="from" />
-      <PaperField v-model="one.to" :name="`hours.weekly[${i}].to`" type="time" label="to" />
-      <v-btn variant="text" :aria-label="`Remove ${one.day} ${one.from}`" @click="weekly.splice(i, 1)"
-        >Remove</v-btn
+      <PaperField
+        v-model="one.from"
+        :name="`hours.weekly[${i}].from`"
+        type="time"
+        :label="t('hours-dialog-from')"
+      />
+      <PaperField
+        v-model="one.to"
+        :name="`hours.weekly[${i}].to`"
+        type="time"
+        :label="t('hours-dialog-to')"
+      />
+      <v-btn
+        variant="text"
+        :aria-label="t('hours-dialog-remove-hours', { day: one.day, from: one.from })"
+        @click="weekly.splice(i, 1)"
+        >{{ t('hours-dialog-remove') }}</v-btn
       >
     </div>
-    <v-btn variant="text" data-test="more-time" @click="more">Add hours</v-btn>
+    <v-btn variant="text" data-test="more-time" @click="more">{{ t('hours-dialog-add-hours') }}</v-btn>
     <PaperField
       v-for="[key, label] in limits"
       :key="key"
@@ -104,15 +120,20 @@ const here = Intl.DateTimeFormat().resolvedOptions().timeZone
       figures
     />
     <div class="time two">
-      <PaperField v-model="texts.quiet_from" name="hours.quiet_from" type="time" label="No tumbling from" />
-      <PaperField v-model="texts.quiet_to" name="hours.quiet_to" type="time" label="to" />
+      <PaperField
+        v-model="texts.quiet_from"
+        name="hours.quiet_from"
+        type="time"
+        :label="t('hours-dialog-no-tumbling-from')"
+      />
+      <PaperField v-model="texts.quiet_to" name="hours.quiet_to" type="time" :label="t('hours-dialog-to')" />
     </div>
     <PaperField
       v-model="texts.time_zone"
       name="time_zone"
-      label="Time zone of the workshop"
+      :label="t('hours-dialog-time-zone-workshop')"
       :placeholder="here"
-      :hint="`If empty, the server’s time zone. This device is in ${here}.`"
+      :hint="t('hours-dialog-if-empty-servers-time-zone', { here })"
     />
   </PaperDialog>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref, watch } from 'vue'
 import { api, data, type LabelPaper } from '../api/client'
@@ -25,16 +26,16 @@ const read = ref(0)
 const origin = location.origin
 const here = /^(localhost|127\.|\[::1\])/.test(location.hostname)
 const fields = [
-  ['width_mm', 'Label wide, mm'],
-  ['height_mm', 'Label high, mm'],
-  ['columns_n', 'Side by side'],
-  ['rows_n', 'Below each other'],
-  ['left_mm', 'Left margin, mm'],
-  ['top_mm', 'Upper margin, mm'],
-  ['gap_across_mm', 'Gap beside, mm'],
-  ['gap_down_mm', 'Gap below, mm'],
-  ['sheet_width_mm', 'Sheet wide, mm'],
-  ['sheet_height_mm', 'Sheet high, mm'],
+  ['width_mm', t('labels-dialog-label-wide-mm')],
+  ['height_mm', t('labels-dialog-label-high-mm')],
+  ['columns_n', t('labels-dialog-side-by-side')],
+  ['rows_n', t('labels-dialog-below-each-other')],
+  ['left_mm', t('labels-dialog-left-margin-mm')],
+  ['top_mm', t('labels-dialog-upper-margin-mm')],
+  ['gap_across_mm', t('labels-dialog-gap-beside-mm')],
+  ['gap_down_mm', t('labels-dialog-gap-below-mm')],
+  ['sheet_width_mm', t('labels-dialog-sheet-wide-mm')],
+  ['sheet_height_mm', t('labels-dialog-sheet-high-mm')],
 ] as const
 
 const { data: tray, refetch } = useQuery({
@@ -58,7 +59,7 @@ watch(open, async (now) => {
 function number(field: string, text: string) {
   const value = Number(text.trim().replace(',', '.'))
   if (text.trim() && Number.isFinite(value)) return value
-  throw refused([{ field, sentence: `“${text}” is not a number.` }])
+  throw refused([{ field, sentence: t('labels-dialog-not-number', { text }) }])
 }
 const paper = () =>
   Object.fromEntries(
@@ -68,7 +69,7 @@ function wish() {
   const n = number('bags', copies.value)
   if (!Number.isInteger(n) || n < 1 || n > 500)
     throw refused([
-      { field: 'bags', sentence: `“${copies.value}” is not a number of copies. Enter 1 to 500.` },
+      { field: 'bags', sentence: t('labels-dialog-not-number-copies-enter-1', { copies: copies.value }) },
     ])
   const of = (bags.value ?? []).flatMap((bag) => Array.from({ length: n }, () => bag))
   return { bags: of, used_n: number('used_n', used.value), paper: paper() }
@@ -79,8 +80,16 @@ const drawn = () => attempt(() => exportFile('/api/labels/labels.svg', wish()))
 const print = () =>
   attempt(async () => {
     const { labels_n, simulated } = await data(api.POST('/api/labels/print', { body: wish() }))
-    const on = simulated ? 'the simulated printer (see its tray below)' : 'the label printer'
-    notice.say(`${labels_n === 1 ? 'One label' : `${labels_n} labels`} went to ${on}.`)
+    const on = simulated
+      ? t('labels-dialog-simulated-printer-see-its-tray')
+      : t('labels-dialog-label-printer')
+    notice.say(
+      t('labels-dialog-went', {
+        labels:
+          labels_n === 1 ? t('labels-dialog-one-label') : t('labels-dialog-labels', { labelsn: labels_n }),
+        on,
+      }),
+    )
     await refetch()
   })
 const keepSizes = () =>
@@ -91,7 +100,7 @@ const keepSizes = () =>
     await data(api.PUT('/api/settings', { params: { query }, body: { ...there.settings, labels } }))
     await settings.load()
     read.value = there.revision + 1
-    notice.say('Label sizes saved for the workshop.')
+    notice.say(t('labels-dialog-label-sizes-saved-for-workshop'))
   })
 const many = computed(() => bags.value?.length ?? 0)
 </script>
@@ -99,15 +108,20 @@ const many = computed(() => bags.value?.length ?? 0)
 <template>
   <PaperDialog
     v-model="open"
-    :title="many === 1 ? 'Label of the bag' : `Labels of ${many} bags`"
+    :title="many === 1 ? t('labels-dialog-label-bag') : t('labels-dialog-labels-bags', { many })"
     :width="520"
-    does="Sheets as PDF"
+    :does="t('labels-dialog-sheets-as-pdf')"
     test="sheets"
     @submit="sheets"
   >
     <div class="two">
-      <PaperField v-model="copies" name="bags" label="Copies of each" figures autofocus />
-      <PaperField v-model="used" name="used_n" label="Labels already used on the first sheet" figures />
+      <PaperField v-model="copies" name="bags" :label="t('labels-dialog-copies-each')" figures autofocus />
+      <PaperField
+        v-model="used"
+        name="used_n"
+        :label="t('labels-dialog-labels-already-used-on-first')"
+        figures
+      />
     </div>
     <button
       type="button"
@@ -116,8 +130,14 @@ const many = computed(() => bags.value?.length ?? 0)
       data-test="sizes"
       @click="sizes = !sizes"
     >
-      Sizes: {{ texts.width_mm }} × {{ texts.height_mm }} mm, {{ texts.columns_n }} × {{ texts.rows_n }} on a
-      sheet
+      {{
+        t('labels-dialog-sizes-mm-on-sheet', {
+          widthmm: texts.width_mm,
+          heightmm: texts.height_mm,
+          columnsn: texts.columns_n,
+          rowsn: texts.rows_n,
+        })
+      }}
     </button>
     <div v-show="sizes" class="two">
       <PaperField
@@ -128,23 +148,23 @@ const many = computed(() => bags.value?.length ?? 0)
         :label="label"
         figures
       />
-      <v-btn variant="text" data-test="keep-sizes" @click="keepSizes">Save these sizes</v-btn>
+      <v-btn variant="text" data-test="keep-sizes" @click="keepSizes">{{
+        t('labels-dialog-save-these-sizes')
+      }}</v-btn>
     </div>
     <p class="quiet code">
-      The code on a label opens the recipe as it was made, at {{ origin }}.<template v-if="here">
-        Only this computer can reach that address. Open Lorimant by its network name before you print, so that
-        a phone can reach it too.</template
-      >
+      {{ t('labels-dialog-code-on-label-opens-recipe', { origin })
+      }}<template v-if="here"> {{ t('labels-dialog-only-this-computer-can-reach') }}</template>
     </p>
     <ul v-if="tray?.length" class="tray" data-test="tray">
       <li v-for="one in tray" :key="one.n">
-        <a :href="`/api/printer/${one.n}`">Printed {{ one.n }}</a>
+        <a :href="`/api/printer/${one.n}`">{{ t('labels-dialog-printed', { one: one.n }) }}</a>
         <span class="quiet when">{{ new Date(one.at).toLocaleTimeString('en-GB') }}</span>
       </li>
     </ul>
     <template #acts>
-      <v-btn data-test="svg" @click="drawn">SVG</v-btn>
-      <v-btn data-test="print" @click="print">Print</v-btn>
+      <v-btn data-test="svg" @click="drawn">{{ t('labels-dialog-svg') }}</v-btn>
+      <v-btn data-test="print" @click="print">{{ t('labels-dialog-print') }}</v-btn>
     </template>
   </PaperDialog>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -89,12 +90,13 @@ const draw = (one: Recipe) =>
 const make = (one: MatchOf) =>
   attempt(async () => {
     const pieces_n = countOf(n.value)
-    if (!pieces_n) throw refused([{ field: 'pieces_n', sentence: `“${n.value}” is not a number of pieces.` }])
+    if (!pieces_n)
+      throw refused([{ field: 'pieces_n', sentence: t('match-dialog-not-number-pieces', { n: n.value }) }])
     const path = { id: one.bag! }
     const { entry, undo } = one.bag
       ? await data(api.POST('/api/bags/{id}/again', { params: { path }, body: { pieces_n } }))
       : await data(api.POST('/api/batches', { body: { entry: one.entry!, pieces_n } }))
-    notice.did(`Started: ${entry.name}.`, undo, () => queries.invalidateQueries())
+    notice.did(t('match-dialog-started', { name: entry.name }), undo, () => queries.invalidateQueries())
     open.value = false
     await router.push(`/bench/${entry.id}`)
   })
@@ -103,64 +105,78 @@ const make = (one: MatchOf) =>
 <template>
   <PaperDialog
     v-model="open"
-    title="Match a lost piece"
+    :title="t('match-dialog-match-lost-piece')"
     :width="560"
-    does="Find matches"
+    :does="t('match-dialog-find-matches')"
     :busy="busy"
     test="which-is-it"
     @submit="look"
   >
     <p class="quiet">
-      Measure what is left, at least two things. They are compared with everything saved and in stock.
+      {{ t('match-dialog-measure-what-left-at-least') }}
     </p>
     <div class="two">
       <PaperField
         v-model="texts.wire_mm"
         name="wire_mm"
-        label="Its wire"
-        placeholder="0.81 mm, 20 awg"
+        :label="t('match-dialog-its-wire')"
+        :placeholder="t('match-dialog-0-81-mm-20-awg')"
         autofocus
         data-test="single-wire"
       />
       <PaperField
         v-model="texts.long_mm"
         name="long_mm"
-        label="The longer way across"
-        placeholder="31.5 mm"
+        :label="t('match-dialog-longer-way-across')"
+        :placeholder="t('match-dialog-31-5-mm')"
         data-test="single-long"
       />
-      <PaperField v-model="texts.short_mm" name="short_mm" label="The shorter way across" />
-      <PaperField v-model="texts.inside_mm" name="inside_mm" label="Inside of a loop or ring" />
+      <PaperField v-model="texts.short_mm" name="short_mm" :label="t('match-dialog-shorter-way-across')" />
+      <PaperField v-model="texts.inside_mm" name="inside_mm" :label="t('match-dialog-inside-loop-or-ring')" />
     </div>
     <template v-if="found">
       <p v-if="!found.length" class="watch" role="status">
-        Nothing saved comes close. Measure again, or let a recipe be worked out.
+        {{ t('match-dialog-nothing-saved-comes-close-measure') }}
       </p>
       <template v-else-if="!recipes">
-        <PaperField v-model="n" name="pieces_n" label="How many to make" figures />
+        <PaperField v-model="n" name="pieces_n" :label="t('match-dialog-how-many-make')" figures />
         <ul class="found" data-test="singles">
           <li v-for="one in found" :key="`${one.bag} ${one.entry}`">
             <div>
               <strong>{{ one.name }}</strong>{{ ' ' }}
-              <span class="quiet">{{ one.bag ? 'in finished stock' : 'saved' }}</span>
+              <span class="quiet">{{
+                one.bag ? t('match-dialog-in-finished-stock') : t('match-dialog-saved')
+              }}</span>
               <p :class="one.fits ? 'fits' : 'quiet'">
-                {{ one.fits ? 'Matches: ' : 'Close: ' }}{{ one.told }}
+                {{
+                  one.fits
+                    ? t('match-dialog-matches', { told: one.told })
+                    : t('match-dialog-close', { told: one.told })
+                }}
               </p>
             </div>
-            <v-btn :aria-label="`Make it: ${one.name}`" data-test="make-single" @click="make(one)"
-              >Make it</v-btn
+            <v-btn
+              :aria-label="t('match-dialog-make-this', { name: one.name })"
+              data-test="make-single"
+              @click="make(one)"
+              >{{ t('match-dialog-make') }}</v-btn
             >
           </li>
         </ul>
       </template>
       <div class="anew">
-        <PaperChoice v-model="metal" label="Its metal" :choices="words?.metals ?? []" data-test="its-metal" />
-        <v-btn :disabled="busy" data-test="work-out-recipe" @click="workOut"
-          >Work out a recipe for these sizes</v-btn
-        >
+        <PaperChoice
+          v-model="metal"
+          :label="t('match-dialog-its-metal')"
+          :choices="words?.metals ?? []"
+          data-test="its-metal"
+        />
+        <v-btn :disabled="busy" data-test="work-out-recipe" @click="workOut">{{
+          t('match-dialog-work-out-recipe-for-these')
+        }}</v-btn>
       </div>
       <p v-if="recipes && !recipes.length" class="watch" role="status">
-        No ring or finding has these sizes. Measure again, the inside of a loop as well.
+        {{ t('match-dialog-no-ring-or-finding-has') }}
       </p>
       <ul v-else-if="recipes" class="found" data-test="recipes">
         <li v-for="one in recipes" :key="one.sentence">
@@ -169,8 +185,11 @@ const make = (one: MatchOf) =>
             {{ one.sentence }}
             <p class="quiet">{{ one.told }}</p>
           </div>
-          <v-btn :aria-label="`Open the drawing: ${one.sentence}`" data-test="draw-recipe" @click="draw(one)"
-            >Open the drawing</v-btn
+          <v-btn
+            :aria-label="t('match-dialog-open-drawing', { sentence: one.sentence })"
+            data-test="draw-recipe"
+            @click="draw(one)"
+            >{{ t('match-dialog-open-drawing-2') }}</v-btn
           >
         </li>
       </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { ref, toRef, watch } from 'vue'
 import { api, data, type OrderRow } from '../api/client'
 import { readDay, useTypedDay } from '../shared/day'
@@ -40,11 +41,16 @@ const keep = () =>
     const told = lines.value.map((line, i) => {
       const pieces_n = countOf(line.n)
       if (!pieces_n)
-        throw refused([{ field: `lines[${i}].pieces_n`, sentence: `“${line.n}” is not a number of pieces.` }])
+        throw refused([
+          { field: `lines[${i}].pieces_n`, sentence: t('order-dialog-not-number-pieces', { line: line.n }) },
+        ])
       const spares_percent = Number(line.spares.replace(',', '.').replace('%', '') || 0)
       if (!Number.isFinite(spares_percent))
         throw refused([
-          { field: `lines[${i}].spares_percent`, sentence: `“${line.spares}” is not a percentage.` },
+          {
+            field: `lines[${i}].spares_percent`,
+            sentence: t('order-dialog-not-percentage', { spares: line.spares }),
+          },
         ])
       const { piece, handed_n, name } = now.record.lines[line.at]!
       return { name, piece, handed_n, pieces_n, spares_percent }
@@ -55,7 +61,7 @@ const keep = () =>
     const params = { path: { id: now.id }, query: { revision: now.revision } }
     const { undo } = await data(api.PUT('/api/orders/{id}', { params, body }))
     order.value = null
-    notice.did(`Order for ${now.for_whom} changed.`, undo, () => emit('kept'))
+    notice.did(t('order-dialog-order-for-changed', { forwhom: now.for_whom }), undo, () => emit('kept'))
     emit('kept')
   })
 </script>
@@ -63,25 +69,25 @@ const keep = () =>
 <template>
   <PaperDialog
     v-model="open"
-    title="Change the order"
+    :title="t('order-dialog-change-order')"
     :width="520"
-    does="Save"
+    :does="t('order-dialog-save')"
     test="keep-order"
     @submit="keep"
   >
     <PaperField
       v-model="texts.customer"
       name="customer"
-      label="For"
-      placeholder="stock"
+      :label="t('order-dialog-for')"
+      :placeholder="t('order-dialog-stock')"
       maxlength="80"
       autofocus
     />
     <PaperField
       v-model="texts.due"
       name="due"
-      label="Due"
-      placeholder="no date"
+      :label="t('order-dialog-due')"
+      :placeholder="t('order-dialog-no-date')"
       :hint="dueTold"
       :wrong="dueWrong"
     >
@@ -92,19 +98,24 @@ const keep = () =>
         v-model="line.n"
         :name="`lines[${i}].pieces_n`"
         :also="[`lines[${i}].handed_n`]"
-        :label="`How many ${line.name}`"
+        :label="t('order-dialog-how-many', { name: line.name })"
         figures
       />
-      <PaperField v-model="line.spares" :name="`lines[${i}].spares_percent`" label="Spares, %" figures />
+      <PaperField
+        v-model="line.spares"
+        :name="`lines[${i}].spares_percent`"
+        :label="t('order-dialog-spares')"
+        figures
+      />
       <v-btn
         v-if="lines.length > 1"
         variant="text"
-        :aria-label="`Remove ${line.name}`"
+        :aria-label="t('order-dialog-remove-line', { name: line.name })"
         @click="lines.splice(i, 1)"
-        >Remove</v-btn
+        >{{ t('order-dialog-remove') }}</v-btn
       >
     </div>
-    <PaperField v-model="texts.note" name="note" label="Note" lines maxlength="2000" />
+    <PaperField v-model="texts.note" name="note" :label="t('order-dialog-note')" lines maxlength="2000" />
   </PaperDialog>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced, useSessionStorage } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef } from 'vue'
@@ -61,12 +62,15 @@ function read(): { body: NewOrder; found: Fault[] } {
   const fault = (field: string, sentence: string) => found.push({ field, sentence })
   const told = lines.value.map((line, i) => {
     const pieces_n = countOf(line.count)
-    if (!line.piece?.entry) fault(`lines[${i}].entry`, 'Choose a saved piece.')
+    if (!line.piece?.entry) fault(`lines[${i}].entry`, t('order-sentence-choose-saved-piece'))
     if (!pieces_n)
-      fault(`lines[${i}].pieces_n`, `“${line.count}” is not a number of pieces. Enter 1 to 100,000.`)
+      fault(`lines[${i}].pieces_n`, t('order-sentence-not-number-pieces-enter-1', { count: line.count }))
     const spares = line.spares.trim().replace(/\s*%$/, '')
     if (spares && !/^\d{1,3}([.,]\d+)?$/.test(spares))
-      fault(`lines[${i}].spares_percent`, `“${line.spares}” is not a percentage. Enter 10 for ten percent.`)
+      fault(
+        `lines[${i}].spares_percent`,
+        t('order-sentence-not-percentage-enter-10-for', { spares: line.spares }),
+      )
     return {
       entry: line.piece?.entry ?? 0,
       pieces_n: pieces_n ?? 0,
@@ -100,7 +104,7 @@ async function take() {
   try {
     body.due = await readDay(due.value, 'due')
     const { undo, entry } = await data(api.POST('/api/orders', { body }))
-    notice.did(`Order added: ${entry.sentence}.`, undo, () => emit('taken'))
+    notice.did(t('order-sentence-order-added', { sentence: entry.sentence }), undo, () => emit('taken'))
     customer.value = due.value = ''
     lines.value = [fresh()]
     emit('taken')
@@ -116,63 +120,66 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
 
 <template>
   <p v-if="kept && !kept.total" class="watch" data-test="nothing-kept">
-    Only saved pieces can be ordered, and there are none yet. Plan
-    <router-link to="/rings">rings</router-link> or a <router-link to="/findings">finding</router-link>
-    and save it.
+    {{ t('order-sentence-only-saved-pieces-can-be')
+    }}<router-link to="/rings">{{ t('order-sentence-rings') }}</router-link
+    >{{ t('order-sentence-or') }}<router-link to="/findings">{{ t('order-sentence-finding') }}</router-link
+    >{{ t('order-sentence-save') }}
   </p>
   <form v-else ref="form" class="serif sentence" data-test="order" @submit.prevent="take">
-    For
-    <input
+    {{ t('order-sentence-for')
+    }}<input
       v-model="customer"
       class="word"
       :class="{ wrong: wrong('customer') }"
-      placeholder="stock"
-      aria-label="Customer"
+      :placeholder="t('order-sentence-stock')"
+      :aria-label="t('order-sentence-customer')"
       maxlength="80"
       data-test="customer"
     />:
     <span v-for="(line, i) in lines" :key="i" class="order-line">
-      <template v-if="i">, and </template>
+      <template v-if="i">{{ t('order-sentence-and') }} </template>
       <input
         v-model="line.count"
         class="word short"
         :class="{ wrong: wrong(`lines[${i}].pieces_n`) }"
         inputmode="numeric"
-        placeholder="how many"
-        aria-label="How many"
+        :placeholder="t('order-sentence-how-many')"
+        :aria-label="t('order-sentence-how-many-2')"
         data-test="order-count"
-      />
-      of
-      <PiecePicker
+      />{{ t('order-sentence-of')
+      }}<PiecePicker
         :model-value="line.piece"
         :class="{ wrong: wrong(`lines[${i}].entry`) }"
-        label="a saved piece"
+        :label="t('order-sentence-saved-piece')"
         kept-only
         @update:model-value="chose(line, $event)"
-      />
-      in
-      <select v-model="line.wire" class="word" aria-label="Wire" data-test="order-wire">
-        <option value="">its own wire</option>
-        <option v-for="shown in wires.keys()" :key="shown" :value="shown">{{ shown }}</option>
-      </select>
-      with
-      <input
+      />{{ t('order-sentence-in')
+      }}<select
+        v-model="line.wire"
+        class="word"
+        :aria-label="t('order-sentence-wire')"
+        data-test="order-wire"
+      >
+        <option value="">{{ t('order-sentence-its-own-wire') }}</option>
+        <option v-for="shown in wires.keys()" :key="shown" :value="shown">{{ shown }}</option></select
+      >{{ t('order-sentence-with')
+      }}<input
         v-model="line.spares"
         class="word tiny"
         :class="{ wrong: wrong(`lines[${i}].spares_percent`) }"
         inputmode="decimal"
-        placeholder="no"
-        aria-label="Spares, percent"
+        :placeholder="t('order-sentence-no')"
+        :aria-label="t('order-sentence-spares-percent')"
         data-test="order-spares"
-      /><template v-if="line.spares.trim()"> %</template> spares</span
-    >, due
-    <span class="day"
+      /><template v-if="line.spares.trim()"> %</template>{{ t('order-sentence-spares') }}</span
+    >{{ t('order-sentence-due')
+    }}<span class="day"
       ><input
         v-model="due"
         class="word"
         :class="{ wrong: wrong('due') || dueWrong }"
-        placeholder="no date"
-        aria-label="Due date"
+        :placeholder="t('order-sentence-no-date')"
+        :aria-label="t('order-sentence-due-date')"
         aria-describedby="due-told"
         autocomplete="off"
         data-test="order-due" /><DayPicker v-model="due" :day="dueDay" /></span
@@ -180,13 +187,15 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
       dueWrong || dueTold
     }}</span>
     <span class="does">
-      <v-btn type="submit" color="primary" variant="flat" :disabled="busy" data-test="take-order"
-        >Add order</v-btn
-      >
-      <v-btn variant="text" data-test="another-line" @click="more">Add another piece</v-btn>
-      <v-btn v-if="lines.length > 1" variant="text" data-test="line-less" @click="lines.pop()"
-        >Remove the last</v-btn
-      >
+      <v-btn type="submit" color="primary" variant="flat" :disabled="busy" data-test="take-order">{{
+        t('order-sentence-add-order')
+      }}</v-btn>
+      <v-btn variant="text" data-test="another-line" @click="more">{{
+        t('order-sentence-add-another-piece')
+      }}</v-btn>
+      <v-btn v-if="lines.length > 1" variant="text" data-test="line-less" @click="lines.pop()">{{
+        t('order-sentence-remove-last')
+      }}</v-btn>
     </span>
     <p v-if="promise && settled" class="promise" role="status" data-test="promise">
       {{ promise.told }}

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { t } from '../text'
+import HelpLink from '../shared/HelpLink.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -43,7 +45,7 @@ function readyOf(order: OrderRow) {
   const unmet = (planned.value?.agenda.unmet ?? []).find((one) => one.orders.includes(order.id))
   if (unmet) return { told: unmet.sentence, late: true }
   if (!last) return null
-  return { told: `ready ${dayOf(last)}`, late: own.some((one) => one.late) }
+  return { told: t('orders-view-ready', { last: dayOf(last) }), late: own.some((one) => one.late) }
 }
 
 const changing = ref<OrderRow | null>(null)
@@ -70,7 +72,7 @@ async function begin(order: OrderRow, line: number) {
         body: {},
       }),
     )
-    notice.did(`Started: ${entry.name}.`, undo, refresh)
+    notice.did(t('orders-view-started', { name: entry.name }), undo, refresh)
     await router.push(`/bench/${entry.id}`)
   })
   beginning.value = false
@@ -81,7 +83,7 @@ async function handOver(n: number) {
   const body = { revision: order.revision, line, n }
   const path = { id: order.id }
   const { undo } = await data(api.POST('/api/orders/{id}/hand-over', { params: { path }, body }))
-  notice.did(`Handed over: ${n} of ${order.record.lines[line]!.name}.`, undo, refresh)
+  notice.did(t('orders-view-handed-over', { n, name: order.record.lines[line]!.name }), undo, refresh)
   await refresh()
 }
 
@@ -89,7 +91,11 @@ const putAway = ({ id, revision, name }: { id: number; revision: number; name: s
   attempt(async () => {
     const body = { revision, archived }
     const { undo } = await data(api.POST('/api/orders/{id}/archive', { params: { path: { id } }, body }))
-    notice.did(`${archived ? 'Closed' : 'Reopened'}: ${name}.`, undo, refresh)
+    notice.did(
+      archived ? t('orders-view-closed-it', { name }) : t('orders-view-reopened-it', { name }),
+      undo,
+      refresh,
+    )
   })
 
 /** The same once more: a new order for the same, due no day. */
@@ -103,32 +109,32 @@ const again = (order: OrderRow) =>
     }))
     const body = { customer: order.record.customer, note: order.record.note, lines }
     const { undo } = await data(api.POST('/api/orders', { body }))
-    notice.did(`Ordered again for ${order.for_whom}.`, undo, refresh)
+    notice.did(t('orders-view-ordered-again-for', { forwhom: order.for_whom }), undo, refresh)
   })
 
 const acts = (order: OrderRow) => [
-  { label: 'Change', test: 'change-order', act: () => (changing.value = order) },
-  { label: 'Order the same again', test: 'order-again', act: () => again(order) },
-  { label: 'Close order', test: 'put-away-order', act: () => putAway(order, true) },
+  { label: t('orders-view-change'), test: 'change-order', act: () => (changing.value = order) },
+  { label: t('orders-view-order-same-again'), test: 'order-again', act: () => again(order) },
+  { label: t('orders-view-close-order'), test: 'put-away-order', act: () => putAway(order, true) },
 ]
 
 const states = {
-  'to-make': 'to make',
-  'in-the-making': 'in progress',
-  ready: 'ready to hand over',
-  'handed-over': 'handed over',
+  'to-make': t('orders-view-make'),
+  'in-the-making': t('orders-view-in-progress'),
+  ready: t('orders-view-ready-hand-over'),
+  'handed-over': t('orders-view-handed-over-2'),
 }
 /** What is for stock is handed to nobody. */
 const stateOf = (order: OrderRow) =>
-  order.state === 'ready' && !order.record.customer ? 'in stock' : states[order.state]
+  order.state === 'ready' && !order.record.customer ? t('orders-view-in-stock') : states[order.state]
 
 /** What covers a line, in words; what is none of it is left out. */
 const coverOf = (line: OrderRow['lines'][number], handed: number) =>
   [
-    [handed, 'handed over'],
-    [line.in_bags_n, 'in bags'],
-    [line.under_way_n, 'in progress'],
-    [line.to_make_n, 'to make'],
+    [handed, t('orders-view-handed-over-2')],
+    [line.in_bags_n, t('orders-view-in-bags')],
+    [line.under_way_n, t('orders-view-in-progress')],
+    [line.to_make_n, t('orders-view-make')],
   ]
     .filter(([n]) => n)
     .map(([n, said]) => `${n} ${said}`)
@@ -140,10 +146,9 @@ const share = (order: OrderRow, i: number, n: number) =>
 <template>
   <OrderSentence @taken="refresh" />
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!orders" class="quiet" role="status">Loading orders…</p>
+  <p v-else-if="!orders" class="quiet" role="status">{{ t('orders-view-loading-orders') }}</p>
   <p v-else-if="!orders.length" class="empty" data-test="no-orders">
-    No orders yet. Enter above who wants how many of what. Bags in stock cover it first; the rest goes into
-    your schedule.
+    {{ t('orders-view-no-orders-yet-enter-above') }} <HelpLink about="orders" />
   </p>
   <ul v-else class="sections" data-test="orders">
     <li v-for="order in orders" :key="order.id" :data-order="order.id">
@@ -160,7 +165,7 @@ const share = (order: OrderRow, i: number, n: number) =>
           data-test="order-ready"
           >{{ readyOf(order)!.told }}</span
         >
-        <MoreMenu :of="`the order for ${order.for_whom}`" :acts="acts(order)" />
+        <MoreMenu :of="t('orders-view-order-for', { forwhom: order.for_whom })" :acts="acts(order)" />
       </header>
       <p v-if="order.record.note" class="quiet note">{{ order.record.note }}</p>
       <div v-for="(line, i) in order.lines" :key="i" class="line" data-test="order-line">
@@ -183,7 +188,7 @@ const share = (order: OrderRow, i: number, n: number) =>
             variant="flat"
             data-test="begin-line"
             @click="begin(order, i)"
-            >Start batch of {{ line.to_make_n }}</v-btn
+            >{{ t('orders-view-start-batch', { tomaken: line.to_make_n }) }}</v-btn
           >
           <v-btn
             v-if="line.in_bags_n && order.record.customer"
@@ -191,7 +196,7 @@ const share = (order: OrderRow, i: number, n: number) =>
             :variant="line.to_make_n ? 'outlined' : 'flat'"
             data-test="hand-over"
             @click="handing = { order, line: i, most: line.in_bags_n }"
-            >Hand over</v-btn
+            >{{ t('orders-view-hand-over') }}</v-btn
           >
         </div>
       </div>
@@ -205,24 +210,28 @@ const share = (order: OrderRow, i: number, n: number) =>
       data-test="past-orders"
       @click="away = !away"
     >
-      Closed orders
+      {{ t('orders-view-closed-orders') }}
     </button>
-    <router-link v-if="orders?.length" to="/wire/cutting-plan">Cutting plan for all open orders</router-link>
+    <router-link v-if="orders?.length" to="/wire/cutting-plan">{{
+      t('orders-view-cutting-plan-for-all-open')
+    }}</router-link>
   </p>
   <ul v-if="away" v-one-stop class="past">
     <li v-for="one in past?.entries ?? []" :key="one.id">
       <span>{{ one.name }}: {{ one.sentence }}</span>
-      <v-btn size="small" @click="putAway(one, false)">Reopen</v-btn>
+      <v-btn size="small" @click="putAway(one, false)">{{ t('orders-view-reopen') }}</v-btn>
     </li>
-    <li v-if="past && !past.entries.length" class="quiet">None closed.</li>
+    <li v-if="past && !past.entries.length" class="quiet">{{ t('orders-view-none-closed') }}</li>
   </ul>
   <OrderDialog v-model="changing" @kept="refresh" />
   <CountDialog
     :open="!!handing"
-    :title="handing ? `Hand over ${handing.order.record.lines[handing.line]!.name}` : ''"
-    :hint="handing ? `${handing.most} are in bags for this line.` : ''"
+    :title="
+      handing ? t('orders-view-hand-over-2', { name: handing.order.record.lines[handing.line]!.name }) : ''
+    "
+    :hint="handing ? t('orders-view-in-bags-for-this-line', { most: handing.most }) : ''"
     :start="handing ? String(handing.most) : ''"
-    does="Hand over"
+    :does="t('orders-view-hand-over')"
     :work="handOver"
     @close="handing = null"
   />

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { t } from '../text'
+import HelpLink from '../shared/HelpLink.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
@@ -43,10 +45,10 @@ const sketch = (row: BagRow) => drawn.value?.get(JSON.stringify(row.record.piece
 
 /** What is asked of a bag: how many are taken out, put back, there, or made again. */
 const asks = {
-  'taken-out': { title: 'Take out of', does: 'Take out' },
-  'put-back': { title: 'Put back into', does: 'Put back' },
-  'counted-again': { title: 'Count again:', does: 'Save count' },
-  again: { title: 'Make again:', does: 'Start batch' },
+  'taken-out': { title: t('shelf-view-take-out'), does: t('shelf-view-take-out-2') },
+  'put-back': { title: t('shelf-view-put-back-into'), does: t('shelf-view-put-back') },
+  'counted-again': { title: t('shelf-view-count-again'), does: t('shelf-view-save-count') },
+  again: { title: t('shelf-view-make-again'), does: t('shelf-view-start-batch') },
 }
 const asking = ref<{ row: BagRow; what: keyof typeof asks } | null>(null)
 async function counted(n: number) {
@@ -55,13 +57,13 @@ async function counted(n: number) {
   if (what === 'again') {
     const body = { pieces_n: n }
     const { entry, undo } = await data(api.POST('/api/bags/{id}/again', { params: { path }, body }))
-    notice.did(`Started: ${entry.name}, as it was made.`, undo, refresh)
+    notice.did(t('shelf-view-started-as-was-made', { name: entry.name }), undo, refresh)
     await router.push(`/bench/${entry.id}`)
     return
   }
   const body = { revision: row.revision, counting: what, n }
   const { entry, undo } = await data(api.POST('/api/bags/{id}/count', { params: { path }, body }))
-  notice.did(`${entry.name}: ${entry.record.n} in the bag.`, undo, refresh)
+  notice.did(t('shelf-view-in-bag', { name: entry.name, record: entry.record.n }), undo, refresh)
   await refresh()
 }
 
@@ -71,7 +73,7 @@ async function putAway(row: BagRow) {
     const { undo } = await data(
       api.POST('/api/bags/{id}/archive', { params: { path: { id: row.id } }, body }),
     )
-    notice.did(`Removed from stock: ${row.name}.`, undo, refresh)
+    notice.did(t('shelf-view-removed-from-stock', { name: row.name }), undo, refresh)
   } catch (thrown) {
     notice.fail(thrown)
   }
@@ -83,11 +85,19 @@ const changing = ref<BagRow | null>(null)
 const ticked = ref<number[]>([])
 const labelling = ref<number[] | null>(null)
 const acts = (row: BagRow) => [
-  { label: 'Put back', test: 'put-back', act: () => (asking.value = { row, what: 'put-back' }) },
-  { label: 'Count again', test: 'count-again', act: () => (asking.value = { row, what: 'counted-again' }) },
-  { label: 'Edit name, place, note', test: 'change-bag', act: () => (changing.value = row) },
-  { label: 'Labels', test: 'labels', act: () => (labelling.value = [row.id]) },
-  { label: 'Remove from stock', test: 'off-the-shelf', act: () => void putAway(row) },
+  {
+    label: t('shelf-view-put-back'),
+    test: 'put-back',
+    act: () => (asking.value = { row, what: 'put-back' }),
+  },
+  {
+    label: t('shelf-view-count-again-2'),
+    test: 'count-again',
+    act: () => (asking.value = { row, what: 'counted-again' }),
+  },
+  { label: t('shelf-view-edit-name-place-note'), test: 'change-bag', act: () => (changing.value = row) },
+  { label: t('shelf-view-labels'), test: 'labels', act: () => (labelling.value = [row.id]) },
+  { label: t('shelf-view-remove-from-stock'), test: 'off-the-shelf', act: () => void putAway(row) },
 ]
 
 /** A bag that was filled before this program knew of it. */
@@ -98,15 +108,15 @@ const fault = ref('')
 async function add() {
   const pieces_n = countOf(count.value)
   fault.value = !piece.value?.entry
-    ? 'Choose the saved piece in it.'
+    ? t('shelf-view-choose-saved-piece-in')
     : pieces_n
       ? ''
-      : `“${count.value}” is not a number of pieces. Enter 1 to 100,000.`
+      : t('shelf-view-not-number-pieces-enter-1', { count: count.value })
   if (fault.value) return
   try {
     const body = { entry: piece.value!.entry!, pieces_n: pieces_n!, place: place.value.trim() }
     const { entry, undo } = await data(api.POST('/api/bags', { body }))
-    notice.did(`Added to finished stock: ${entry.name}.`, undo, refresh)
+    notice.did(t('shelf-view-added-finished-stock', { name: entry.name }), undo, refresh)
     count.value = place.value = ''
     await refresh()
   } catch (thrown) {
@@ -118,59 +128,61 @@ const all = computed(() => bags.value?.entries ?? [])
 
 <template>
   <form class="serif sentence" data-test="lay-bag" @submit.prevent="add">
-    There are
-    <input
+    {{ t('shelf-view-there')
+    }}<input
       v-model="count"
       class="word short"
       inputmode="numeric"
-      placeholder="how many"
-      aria-label="How many"
+      :placeholder="t('shelf-view-how-many')"
+      :aria-label="t('shelf-view-how-many-2')"
       data-test="bag-count"
-    />
-    of <PiecePicker v-model="piece" label="a saved piece" kept-only /> in
-    <input
+    />{{ t('shelf-view-of') }}<PiecePicker v-model="piece" :label="t('shelf-view-saved-piece')" kept-only />{{
+      t('shelf-view-in')
+    }}<input
       v-model="place"
       class="word short"
-      placeholder="which drawer"
-      aria-label="Where"
+      :placeholder="t('shelf-view-which-drawer')"
+      :aria-label="t('shelf-view-where')"
       maxlength="80"
       data-test="bag-place"
     />.
-    <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="add-bag"
-      >Add to finished stock</v-btn
-    >
-    <v-btn variant="text" class="match" data-test="match-lost" @click="matching = true"
-      >Match a lost piece</v-btn
-    >
+    <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="add-bag">{{
+      t('shelf-view-add-finished-stock')
+    }}</v-btn>
+    <v-btn variant="text" class="match" data-test="match-lost" @click="matching = true">{{
+      t('shelf-view-match-lost-piece')
+    }}</v-btn>
     <span v-if="fault" class="stop fault" role="alert">{{ fault }}</span>
   </form>
   <div v-if="all.length || find" class="bar no-print">
     <v-text-field
       v-model="find"
       class="find"
-      label="Find a bag"
+      :label="t('shelf-view-find-bag')"
       type="search"
       autocomplete="off"
       hide-details
       data-test="find-bag"
     />
     <v-btn :disabled="!ticked.length" data-test="labels-of-ticked" @click="labelling = ticked">
-      Labels of {{ ticked.length || 'the selected bags' }}
+      {{ t('shelf-view-labels-2', { bags: ticked.length || t('shelf-view-selected-bags') }) }}
     </v-btn>
   </div>
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!bags" class="quiet" role="status">Loading finished stock…</p>
+  <p v-else-if="!bags" class="quiet" role="status">{{ t('shelf-view-loading-finished-stock') }}</p>
   <p v-else-if="!all.length" class="empty" data-test="no-bags">
-    <template v-if="find">No bag with that name.</template>
-    <template v-else
-      >No bags yet. A batch fills one when it is done. Add what you already have with the sentence above; it
-      covers orders from then on.</template
-    >
+    <template v-if="find">{{ t('shelf-view-no-bag-with-that-name') }}</template>
+    <template v-else>{{ t('shelf-view-no-bags-yet-batch-fills') }} <HelpLink about="orders" /></template>
   </p>
   <ul v-else v-one-stop class="pieces bags" data-test="bags">
     <li v-for="row in all" :key="row.id">
       <label class="tick">
-        <input v-model="ticked" type="checkbox" :value="row.id" :aria-label="`Select ${row.name}`" />
+        <input
+          v-model="ticked"
+          type="checkbox"
+          :value="row.id"
+          :aria-label="t('shelf-view-select', { name: row.name })"
+        />
       </label>
       <span class="face">
         <PieceSketch v-if="sketch(row)" :drawing="sketch(row)!.drawing" :colour="sketch(row)!.colour" lying />
@@ -181,16 +193,19 @@ const all = computed(() => bags.value?.entries ?? [])
         }}</router-link>
         <p class="told">{{ row.sentence }}</p>
         <p class="told quiet">
-          <template v-if="row.record.place">{{ row.record.place }}, </template>filled
-          {{ dayOf(row.record.filled_on) }}<template v-if="row.record.note">. {{ row.record.note }}</template>
+          <template v-if="row.record.place">{{ row.record.place }}, </template
+          >{{ t('shelf-view-filled', { filledon: dayOf(row.record.filled_on) })
+          }}<template v-if="row.record.note">. {{ row.record.note }}</template>
         </p>
       </div>
       <span class="num count" data-test="in-bag">{{ row.counted }}</span>
       <span class="acts">
-        <v-btn :disabled="!row.record.n" data-test="take-out" @click="asking = { row, what: 'taken-out' }"
-          >Take out</v-btn
-        >
-        <v-btn data-test="make-again" @click="asking = { row, what: 'again' }">Make again</v-btn>
+        <v-btn :disabled="!row.record.n" data-test="take-out" @click="asking = { row, what: 'taken-out' }">{{
+          t('shelf-view-take-out-2')
+        }}</v-btn>
+        <v-btn data-test="make-again" @click="asking = { row, what: 'again' }">{{
+          t('shelf-view-make-again-2')
+        }}</v-btn>
       </span>
       <MoreMenu :of="row.name" :acts="acts(row)" />
     </li>
@@ -198,7 +213,7 @@ const all = computed(() => bags.value?.entries ?? [])
   <CountDialog
     :open="!!asking"
     :title="asking ? `${asks[asking.what].title} ${asking.row.name}` : ''"
-    :hint="asking ? `There are ${asking.row.counted} in it.` : ''"
+    :hint="asking ? t('shelf-view-there-in', { counted: asking.row.counted }) : ''"
     :start="
       asking
         ? String(

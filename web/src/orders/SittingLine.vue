@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed } from 'vue'
 import type { AgendaSitting, Alone, BatchRun } from '../api/client'
 
@@ -50,8 +51,12 @@ const along = (one: { from: string; to: string }) => {
       </button>
     </div>
     <div v-if="started.length" class="own">
-      <span v-for="one in started" :key="one.from + one.name" class="alone" :style="{ left: along(one).left }"
-        >{{ one.named }}, {{ one.name }}, until {{ clock(one.to) }}</span
+      <span
+        v-for="one in started"
+        :key="one.from + one.name"
+        class="alone"
+        :style="{ left: along(one).left }"
+        >{{ t('sitting-line-until', { named: one.named, name: one.name, to: clock(one.to) }) }}</span
       >
     </div>
   </div>

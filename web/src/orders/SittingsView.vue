@@ -1,7 +1,16 @@
 <script setup lang="ts">
+import { t } from '../text'
+import HelpLink from '../shared/HelpLink.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { api, data, type AgendaSitting, type BatchRun, type Hold, type SatWork } from '../api/client'
+import {
+  api,
+  data,
+  type AgendaSitting,
+  type BatchRun,
+  type ScheduleChange,
+  type SatWork,
+} from '../api/client'
 import { download } from '../shared/download'
 import { minutesOf } from '../bench/clock'
 import MoreMenu from '../shared/MoreMenu.vue'
@@ -71,13 +80,16 @@ async function attempt(work: () => Promise<unknown>) {
   }
   await refresh()
 }
-const hold = (body: Hold, said: string) =>
+const hold = (body: ScheduleChange, said: string) =>
   attempt(async () => {
     const { undo } = await data(api.POST('/api/schedule/changes', { body }))
     notice.did(said, undo, refresh)
   })
 const leaveOut = (sitting: AgendaSitting) =>
-  hold({ skipped: { from: sitting.from } }, `Left out: ${dayOf(sitting.day)}, ${sitting.clock}.`)
+  hold(
+    { skipped: { from: sitting.from } },
+    t('sittings-view-left-out', { day: dayOf(sitting.day), clock: sitting.clock }),
+  )
 
 const letGo = (id: number, revision: number) =>
   attempt(async () => {
@@ -85,7 +97,7 @@ const letGo = (id: number, revision: number) =>
     const { undo } = await data(
       api.POST('/api/schedule/changes/{id}/archive', { params: { path: { id } }, body }),
     )
-    notice.did('Unpinned.', undo, refresh)
+    notice.did(t('sittings-view-unpinned'), undo, refresh)
   })
 function backIn(sitting: AgendaSitting) {
   const held = planned.value?.holds.find(
@@ -95,12 +107,18 @@ function backIn(sitting: AgendaSitting) {
 }
 const acts = (run: BatchRun, work: SatWork) => [
   {
-    label: 'Not before another session…',
+    label: t('sittings-view-not-before-another-session'),
     test: 'not-before',
     act: () => (holding.value = { run, work, part: false }),
   },
   ...(work.of_n > 1
-    ? [{ label: 'Split…', test: 'part-it', act: () => (holding.value = { run, work, part: true }) }]
+    ? [
+        {
+          label: t('sittings-view-split'),
+          test: 'part-it',
+          act: () => (holding.value = { run, work, part: true }),
+        },
+      ]
     : []),
 ]
 
@@ -108,16 +126,21 @@ const nameOf = (of: BatchRun['of'], step_n: number) => {
   const runs = (agenda.value?.sittings ?? []).flatMap((one) => one.runs)
   const own = runs.filter((run) => JSON.stringify(run.of) === JSON.stringify(of))
   const step = own.flatMap((run) => run.steps).find((one) => one.step_n === step_n)
-  return step ? `${step.named}, ${own[0]?.name}` : `step ${step_n}`
+  return step ? `${step.named}, ${own[0]?.name}` : t('sittings-view-step', { stepn: step_n })
 }
-const toldHold = (record: Hold) => {
-  if ('skipped' in record) return `Skipped the session of ${dayAndClock(record.skipped.from)}.`
+const toldHold = (record: ScheduleChange) => {
+  if ('skipped' in record)
+    return t('sittings-view-skipped-session', { from: dayAndClock(record.skipped.from) })
   if ('parted' in record) {
     const { of, step_n, first_n, at } = record.parted
-    return `${nameOf(of, step_n)}: ${first_n} first, the others not before ${dayAndClock(at)}.`
+    return t('sittings-view-first-others-not-before', {
+      stepn: nameOf(of, step_n),
+      firstn: first_n,
+      at: dayAndClock(at),
+    })
   }
   const { of, step_n, at } = record['not-before']
-  return `${nameOf(of, step_n)}: not before ${dayAndClock(at)}.`
+  return t('sittings-view-not-before', { stepn: nameOf(of, step_n), at: dayAndClock(at) })
 }
 
 const hours = ref(false)
@@ -127,16 +150,18 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
 
 <template>
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!agenda" class="quiet" role="status">Planning your schedule…</p>
+  <p v-else-if="!agenda" class="quiet" role="status">{{ t('sittings-view-planning-your-schedule') }}</p>
   <template v-else>
     <div class="bar no-print">
-      <v-btn data-test="hours" @click="hours = true">Hours and limits</v-btn>
-      <v-btn :disabled="!busy" data-test="day-sheet" @click="take('day.pdf')"
-        >Print the next day’s sheet</v-btn
-      >
-      <v-btn :disabled="!busy" data-test="calendar" @click="take('schedule.ics')">Calendar</v-btn>
+      <v-btn data-test="hours" @click="hours = true">{{ t('sittings-view-hours-limits') }}</v-btn>
+      <v-btn :disabled="!busy" data-test="day-sheet" @click="take('day.pdf')">{{
+        t('sittings-view-print-next-days-sheet')
+      }}</v-btn>
+      <v-btn :disabled="!busy" data-test="calendar" @click="take('schedule.ics')">{{
+        t('sittings-view-calendar')
+      }}</v-btn>
       <span class="quiet" role="status" data-test="looking">
-        <template v-if="looking">Looking for what would help…</template>
+        <template v-if="looking">{{ t('sittings-view-looking-for-what-would-help') }}</template>
       </span>
     </div>
     <p v-if="agenda.told" class="told" :class="{ stop: agenda.unmet.length }" data-test="schedule-told">
@@ -146,11 +171,11 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
       <p v-for="(one, i) in agenda.unmet.slice(0, unmetAll ? undefined : 6)" :key="i" class="stop">
         {{ one.sentence }}
       </p>
-      <v-btn v-if="agenda.unmet.length > 6 && !unmetAll" variant="text" @click="unmetAll = true"
-        >And {{ agenda.unmet.length - 6 }} more</v-btn
-      >
+      <v-btn v-if="agenda.unmet.length > 6 && !unmetAll" variant="text" @click="unmetAll = true">{{
+        t('sittings-view-more', { unmet: agenda.unmet.length - 6 })
+      }}</v-btn>
       <template v-if="help.length">
-        <h2>What would help</h2>
+        <h2>{{ t('sittings-view-what-would-help') }}</h2>
         <ul>
           <li v-for="one in help" :key="one.sentence" :class="{ num: one.in_time }">
             {{ one.sentence }}
@@ -159,12 +184,11 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
       </template>
     </section>
     <p v-if="!busy && agenda.unmet.length" class="empty" data-test="no-sittings">
-      There is work, but no time for it in your hours.
-      <v-btn variant="text" @click="hours = true">Enter your bench hours</v-btn>
+      {{ t('sittings-view-there-work-but-no-time')
+      }}<v-btn variant="text" @click="hours = true">{{ t('sittings-view-enter-your-bench-hours') }}</v-btn>
     </p>
     <p v-else-if="!busy" class="empty" data-test="no-sittings">
-      Nothing to make. Add an order or start a batch, and it is planned into your hours here: by due date,
-      with rests, and with the tumbler running while you do something else.
+      {{ t('sittings-view-nothing-make-add-order-or') }} <HelpLink about="orders" />
     </p>
     <ol v-else class="sittings" data-test="sittings">
       <li v-for="sitting in shown" :key="sitting.from" :class="{ skipped: sitting.skipped }">
@@ -182,38 +206,45 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
         />
         <div class="hands">
           <template v-if="sitting.skipped">
-            <span class="quiet">skipped</span>
-            <v-btn size="small" variant="text" data-test="back-in" @click="backIn(sitting)"
-              >Work after all</v-btn
-            >
+            <span class="quiet">{{ t('sittings-view-skipped') }}</span>
+            <v-btn size="small" variant="text" data-test="back-in" @click="backIn(sitting)">{{
+              t('sittings-view-work-after-all')
+            }}</v-btn>
           </template>
           <template v-else>
             <template v-if="sitting.runs.length">
-              <strong>Hands: {{ sitting.strain }}</strong>
-              <span class="quiet"
-                >{{ minutesOf(sitting.hands_min) }}, {{ Math.round(100 * sitting.strain_share) }} % of
-                limit</span
-              >
+              <strong>{{ t('sittings-view-hands', { strain: sitting.strain }) }}</strong>
+              <span class="quiet">{{
+                t('sittings-view-limit', {
+                  handsmin: minutesOf(sitting.hands_min),
+                  strainshare: Math.round(100 * sitting.strain_share),
+                })
+              }}</span>
             </template>
-            <span v-else class="quiet">free</span>
-            <v-btn size="small" variant="text" data-test="leave-out" @click="leaveOut(sitting)"
-              >Skip this session</v-btn
-            >
+            <span v-else class="quiet">{{ t('sittings-view-free') }}</span>
+            <v-btn size="small" variant="text" data-test="leave-out" @click="leaveOut(sitting)">{{
+              t('sittings-view-skip-this-session')
+            }}</v-btn>
           </template>
         </div>
         <section v-for="run in chosenIn(sitting)" :key="run.from" class="detail" data-test="run-detail">
           <h3 class="serif">
             <router-link :to="linkOf(run)">{{ run.name }}</router-link>: {{ run.counted }},
             {{ run.steps_told }}
-            <span class="quiet">{{ clock(run.from) }}, about {{ minutesOf(run.hands_min) }}</span>
+            <span class="quiet">{{
+              t('sittings-view-about', { from: clock(run.from), handsmin: minutesOf(run.hands_min) })
+            }}</span>
           </h3>
           <p class="quiet">{{ run.why }}</p>
           <ol class="steps">
             <li v-for="step in run.steps" :key="step.step_n">
               <span class="num">{{ clock(step.from) }}</span>
               <span
-                >{{ step.n }}<template v-if="step.n < step.of_n"> of {{ step.of_n }}</template> ×
-                {{ step.named }}</span
+                >{{ step.n
+                }}<template v-if="step.n < step.of_n">
+                  {{ t('sittings-view-of', { ofn: step.of_n }) }}</template
+                >
+                × {{ step.named }}</span
               >
               <MoreMenu :of="`${step.named}, ${run.name}`" :acts="acts(run, step)" />
             </li>
@@ -222,30 +253,37 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
       </li>
     </ol>
     <section v-if="agenda.alone.length" class="alone">
-      <h2>On its own</h2>
+      <h2>{{ t('sittings-view-on-its-own') }}</h2>
       <ul>
         <li v-for="one in agenda.alone" :key="one.from + one.name">
-          <span class="num">{{ dayAndClock(one.from) }} to {{ clock(one.to) }}</span> {{ one.named }},
+          <span class="num">{{
+            t('sittings-view-to', { from: dayAndClock(one.from), to: clock(one.to) })
+          }}</span>
+          {{ one.named }},
           <router-link :to="linkOf(one)">{{ one.name }}</router-link>
         </li>
       </ul>
     </section>
     <section v-if="planned?.holds.length" class="holds">
-      <h2>Pinned by you</h2>
+      <h2>{{ t('sittings-view-pinned-by-you') }}</h2>
       <ul data-test="holds">
         <li v-for="one in planned.holds" :key="one.id">
           {{ toldHold(one.record) }}
-          <v-btn size="small" variant="text" data-test="let-go" @click="letGo(one.id, one.revision)"
-            >Unpin</v-btn
-          >
+          <v-btn size="small" variant="text" data-test="let-go" @click="letGo(one.id, one.revision)">{{
+            t('sittings-view-unpin')
+          }}</v-btn>
         </li>
       </ul>
     </section>
     <p v-if="planned?.paces.length" class="quiet paces">
-      Uses your own pace:
-      <template v-for="(pace, i) in planned.paces" :key="pace.operation"
-        >{{ i ? '; ' : '' }}{{ pace.operation.replaceAll('-', ' ') }} {{ pace.share.toFixed(2) }} times as
-        long as usual</template
+      {{ t('sittings-view-uses-your-own-pace')
+      }}<template v-for="(pace, i) in planned.paces" :key="pace.operation">{{
+        t('sittings-view-times-as-long-as-usual', {
+          i: i ? '; ' : '',
+          operation: pace.operation_shown,
+          share: pace.share.toFixed(2),
+        })
+      }}</template
       >.
     </p>
   </template>

@@ -1,10 +1,11 @@
+import { t } from '../text'
 /** When an order is due, as one says it. */
 export function dueIn(days: number | undefined | null): string {
-  if (days === undefined || days === null) return 'no due date'
-  if (days < -1) return `${-days} days late`
-  if (days === -1) return 'a day late'
-  if (days === 0) return 'due today'
-  return days === 1 ? 'due tomorrow' : `due in ${days} days`
+  if (days === undefined || days === null) return t('words-no-due-date')
+  if (days < -1) return t('words-days-late', { days: -days })
+  if (days === -1) return t('words-day-late')
+  if (days === 0) return t('words-due-today')
+  return days === 1 ? t('words-due-tomorrow') : t('words-due-in-days', { days })
 }
 
 /** A day as people write it: `Tue 3 March`, with its year where it is not this one. */

@@ -1,16 +1,17 @@
+import { t } from '../text'
 import type { PatternKind } from '../api/client'
 import type { Word } from '../desk/desk'
 
 const common: Record<string, Word> = {
-  pieces: { title: 'How many', hint: 'a count' },
-  kind: { title: 'Which finding' },
-  temper: { title: 'Temper of the wire' },
-  metal: { title: 'Metal' },
-  section: { title: 'Section of the wire' },
-  size: { title: 'Size of the wire', hint: '1 mm, 18 awg, 18 swg, .040"', length: 'of-wire' },
-  lot: { title: 'Spool the wire comes from', hint: 'lot 5, or any' },
-  plier: { title: 'Pliers it is rolled on' },
-  hand: { title: 'Which way round' },
+  pieces: { title: t('words-how-many'), hint: 'a count' },
+  kind: { title: t('words-which-finding') },
+  temper: { title: t('words-temper-wire') },
+  metal: { title: t('words-metal') },
+  section: { title: t('words-section-wire') },
+  size: { title: t('words-size-wire'), hint: t('words-1-mm-18-awg-18'), length: 'of-wire' },
+  lot: { title: t('words-spool-wire-comes-from'), hint: t('words-lot-5-or-any') },
+  plier: { title: t('words-pliers-rolled-on') },
+  hand: { title: t('words-which-way-round') },
 }
 
 const hints = { mm: '2.5, 3/32 in', deg: 'degrees, 18', turns: '2.5, 2 1/2' } as const
@@ -21,7 +22,7 @@ export function wordOf(slot: string, kind: PatternKind | undefined): Word {
   if (!parameter) return common[slot] ?? { title: slot }
   const title = parameter.label.charAt(0).toUpperCase() + parameter.label.slice(1)
   if (parameter.unit === 'choice') return { title, says: parameter.sentence }
-  const none = parameter.none ? `, or “${parameter.none}”` : ''
+  const none = parameter.none ? t('words-or', { none: parameter.none }) : ''
   return {
     title,
     says: parameter.sentence,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, watch } from 'vue'
 import { useKept } from '../shared/kept'
 import { useKinds } from '../shared/kinds'
@@ -20,7 +21,7 @@ const { data: kinds } = useKinds()
 const { asked } = useAsked()
 const groups = computed(() => {
   const own = (kept.value?.entries ?? []).map(({ id, name, piece }): ChosenPiece => ({
-    key: `saved ${id}`,
+    key: t('piece-picker-saved', { id }),
     name,
     purpose: piece,
     entry: id,
@@ -30,15 +31,21 @@ const groups = computed(() => {
   for (const { kind, name, wire, family_shown } of props.keptOnly ? [] : (kinds.value ?? [])) {
     const purpose = { finding: { kind, wire } }
     const family = usual.get(family_shown) ?? []
-    usual.set(family_shown, [...family, { key: `usual ${kind}`, name, purpose, pieces_n: 1 }])
+    usual.set(family_shown, [
+      ...family,
+      { key: t('piece-picker-usual', { kind }), name, purpose, pieces_n: 1 },
+    ])
   }
   return [
-    { label: 'As you asked', pieces: asked.value && !props.keptOnly ? [asked.value] : [] },
+    { label: t('piece-picker-as-you-asked'), pieces: asked.value && !props.keptOnly ? [asked.value] : [] },
     props.also ?? { label: '', pieces: [] },
-    { label: 'Your findings', pieces: own.filter(({ purpose }) => 'finding' in purpose) },
-    { label: 'Your chains', pieces: own.filter(({ purpose }) => 'chain' in purpose) },
-    { label: 'Your rings', pieces: own.filter(({ purpose }) => 'rings' in purpose) },
-    ...[...usual].map(([family, pieces]) => ({ label: `${family}, as usually made`, pieces })),
+    { label: t('piece-picker-your-findings'), pieces: own.filter(({ purpose }) => 'finding' in purpose) },
+    { label: t('piece-picker-your-chains'), pieces: own.filter(({ purpose }) => 'chain' in purpose) },
+    { label: t('piece-picker-your-rings'), pieces: own.filter(({ purpose }) => 'rings' in purpose) },
+    ...[...usual].map(([family, pieces]) => ({
+      label: t('piece-picker-as-usually-made', { family }),
+      pieces,
+    })),
   ].filter((group) => group.pieces.length)
 })
 const all = computed(() => groups.value.flatMap((group) => group.pieces))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { ref, watch } from 'vue'
 import { api, data, type Settings } from '../api/client'
 import { readFields, useForm } from '../shared/form'
@@ -34,7 +35,7 @@ const fromFeed = () =>
   attempt(async () => {
     const feed = await data(api.GET('/api/metal-prices/feed'))
     for (const one of feed.prices) prices.value[one.metal] = one.per_gram
-    source.value = `From ${feed.source}, ${feed.day}. Press Save to use them.`
+    source.value = t('prices-dialog-from-press-save-use-them', { source: feed.source, day: feed.day })
   })
 
 async function keep() {
@@ -49,7 +50,7 @@ async function keep() {
     await settings.keep({ currency: currency.value, hour_rate: hour_rate ?? '0', metal_prices })
     open.value = false
     emit('kept')
-    notice.say('Prices saved.')
+    notice.say(t('prices-dialog-prices-saved'))
   } catch (thrown) {
     take(thrown)
     await settings.load()
@@ -60,10 +61,10 @@ async function keep() {
 <template>
   <PaperDialog
     v-model="open"
-    title="Money"
+    :title="t('prices-dialog-money')"
     name="Metal prices and hour rate"
     :width="560"
-    does="Save"
+    :does="t('prices-dialog-save')"
     test="keep-prices"
     @submit="keep"
   >
@@ -71,17 +72,25 @@ async function keep() {
       <PaperField
         v-model="currency"
         name="currency"
-        label="Currency"
-        placeholder="florins"
+        :label="t('prices-dialog-currency')"
+        :placeholder="t('prices-dialog-florins')"
         maxlength="8"
         autofocus
         data-test="currency"
       />
-      <PaperField v-model="rate" name="hour_rate" label="Your hour rate" figures data-test="hour-rate" />
+      <PaperField
+        v-model="rate"
+        name="hour_rate"
+        :label="t('prices-dialog-your-hour-rate')"
+        figures
+        data-test="hour-rate"
+      />
     </div>
-    <h2 class="mt-4">A gram of metal</h2>
-    <p class="quiet">Used for scrap, and for pieces whose lot has no price.</p>
-    <v-btn class="ml-n4" data-test="from-feed" @click="fromFeed">Fill in from the price list</v-btn>
+    <h2 class="mt-4">{{ t('prices-dialog-gram-metal') }}</h2>
+    <p class="quiet">{{ t('prices-dialog-used-for-scrap-for-pieces') }}</p>
+    <v-btn class="ml-n4" data-test="from-feed" @click="fromFeed">{{
+      t('prices-dialog-fill-in-from-price-list')
+    }}</v-btn>
     <p v-if="source" class="quiet">{{ source }}</p>
     <div class="prices">
       <PaperField

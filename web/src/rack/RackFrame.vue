@@ -1,12 +1,13 @@
 <script setup lang="ts">
+import { t } from '../text'
 import QuestionFrame from '../shared/QuestionFrame.vue'
 
 /** The questions asked before cutting, in the order they come up. */
 const questions = [
-  { path: '/wire', name: 'Stock' },
-  { path: '/wire/choose', name: 'Choose wire' },
-  { path: '/wire/cutting-plan', name: 'Cutting plan' },
-  { path: '/wire/cost', name: 'Cost' },
+  { path: '/wire', name: t('rack-frame-stock') },
+  { path: '/wire/choose', name: t('rack-frame-choose-wire') },
+  { path: '/wire/cutting-plan', name: t('rack-frame-cutting-plan') },
+  { path: '/wire/cost', name: t('rack-frame-cost') },
 ] as const
 </script>
 

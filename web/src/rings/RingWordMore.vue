@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useDebounceFn } from '@vueuse/core'
 import { onMounted, ref, watch } from 'vue'
 import { api, data, faultsOf, type Candidate, type RingRequest } from '../api/client'
@@ -69,18 +70,18 @@ onMounted(rank)
   <form v-if="slotName === 'rings'" class="part" @submit.prevent="plan.draft && choose(plan.draft)">
     <PaperField
       v-model="supply"
-      label="Or enter the wire you have"
-      placeholder="3 m, 10 ft, 50 g"
+      :label="t('ring-word-more-or-enter-wire-you-have')"
+      :placeholder="t('ring-word-more-3-m-10-ft-50')"
       persistent-placeholder
-      :hint="supplySaid || 'A length or a weight; the number of rings follows'"
+      :hint="supplySaid || t('ring-word-more-length-or-weight-number-rings')"
       data-test="supply"
       @update:model-value="supplied"
     />
   </form>
   <template v-if="slotName === 'inside' && ideal">
     <p class="part">
-      The ideal rod is <b>{{ acrossNumber(ideal) }} {{ acrossUnit }}</b
-      >. Your closest rods:
+      {{ t('ring-word-more-ideal-rod') }}<b>{{ acrossNumber(ideal) }} {{ acrossUnit }}</b
+      >{{ t('ring-word-more-your-closest-rods') }}
     </p>
     <button
       v-for="candidate in candidates"
@@ -92,12 +93,19 @@ onMounted(rank)
     >
       <span>{{ candidate.shown }}</span>
       <span class="quiet">
-        gives {{ across(candidate.ring_inside_diameter_mm) }}, {{ candidate.off_mm >= 0 ? '+' : '−'
-        }}{{ acrossNumber(Math.abs(candidate.off_mm)) }}
+        {{
+          t('ring-word-more-gives', {
+            ringinsidediametermm: across(candidate.ring_inside_diameter_mm),
+            offmm: candidate.off_mm >= 0 ? '+' : '−',
+            offmm2: acrossNumber(Math.abs(candidate.off_mm)),
+          })
+        }}
       </span>
     </button>
     <p v-if="!candidates.length" class="quiet">
-      You have no rod of this shape. Add one under <router-link to="/tools">Tools</router-link>.
+      {{ t('ring-word-more-you-have-no-rod-this')
+      }}<router-link to="/tools">{{ t('ring-word-more-tools') }}</router-link
+      >.
     </p>
   </template>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
 import { type Phrase, type PlacedRod, type Slot } from '../api/client'
 import { exportFile } from '../shared/download'
@@ -32,10 +33,10 @@ const bench = computed(() =>
   atTheBench(plan.worked?.figures ?? [], ['ring-inside', 'turns-wound', 'wire-length']),
 )
 const moments = [
-  { key: 'wound', test: 'wound', says: 'on the rod' },
-  { key: 'released', test: 'released', says: 'sprung open' },
-  { key: 'making', test: 'making', says: 'step by step' },
-  { key: 'tempers', test: 'tempers', says: 'by temper' },
+  { key: 'wound', test: 'wound', says: t('rings-view-on-rod') },
+  { key: 'released', test: 'released', says: t('rings-view-sprung-open') },
+  { key: 'making', test: 'making', says: t('rings-view-step-by-step') },
+  { key: 'tempers', test: 'tempers', says: t('rings-view-by-temper') },
 ] as const
 const moment = ref<(typeof moments)[number]['key']>('wound')
 const trueSize = ref(false)
@@ -58,11 +59,15 @@ watch(
 const truePixels = computed(() => (trueSize.value ? settings.pixelsPerMm : null))
 
 const files = [
-  { file: 'cut-sheet.pdf', says: 'Cut sheet, PDF', hint: 'A4, true size, with check bars' },
-  { file: 'cut-sheet.svg', says: 'Cut sheet, SVG', hint: 'the same page to draw on' },
-  { file: 'label.pdf', says: 'Label for the bag, PDF', hint: '80 × 45 mm' },
-  { file: 'plan.csv', says: 'Figures, CSV', hint: 'one line for a table' },
-  { file: 'plan.json', says: 'Plan, JSON', hint: 'can be imported again' },
+  {
+    file: 'cut-sheet.pdf',
+    says: t('rings-view-cut-sheet-pdf'),
+    hint: t('rings-view-a4-true-size-with-check'),
+  },
+  { file: 'cut-sheet.svg', says: t('rings-view-cut-sheet-svg'), hint: t('rings-view-same-page-draw-on') },
+  { file: 'label.pdf', says: t('rings-view-label-for-bag-pdf'), hint: '80 × 45 mm' },
+  { file: 'plan.csv', says: t('rings-view-figures-csv'), hint: t('rings-view-one-line-for-table') },
+  { file: 'plan.json', says: t('rings-view-plan-json'), hint: t('rings-view-can-be-imported-again') },
 ]
 
 async function take(file: string) {
@@ -80,20 +85,24 @@ async function take(file: string) {
 }
 
 const words: Record<Slot, Word> = {
-  rings: { title: 'How many rings', hint: 'a count' },
-  temper: { title: 'Temper of the wire' },
-  metal: { title: 'Metal' },
-  section: { title: 'Section of the wire' },
-  size: { title: 'Size of the wire', hint: '1 mm, 18 awg, 18 swg, .040"', length: 'of-wire' },
-  lot: { title: 'Spool the wire comes from', hint: 'lot 5, or any' },
-  pulls: { title: 'Pulls to straighten it', hint: '12 times, or none' },
-  hammered: { title: 'Thickness after hammering', hint: '0.8 mm, or not', length: true },
-  making: { title: 'How it is made' },
-  winding: { title: 'How it is wound' },
-  mandrel: { title: 'The rod it is wound on', hint: '5 mm, 3/16 in dowel, 6 mm hexagonal rod' },
-  cutting: { title: 'How the coil is cut' },
-  blade: { title: 'Saw blade' },
-  inside: { title: 'Ring size wanted', hint: '5 mm, 3/16"', length: true },
+  rings: { title: t('rings-view-how-many-rings'), hint: 'a count' },
+  temper: { title: t('rings-view-temper-wire') },
+  metal: { title: t('rings-view-metal') },
+  section: { title: t('rings-view-section-wire') },
+  size: { title: t('rings-view-size-wire'), hint: t('rings-view-1-mm-18-awg-18'), length: 'of-wire' },
+  lot: { title: t('rings-view-spool-wire-comes-from'), hint: t('rings-view-lot-5-or-any') },
+  pulls: { title: t('rings-view-pulls-straighten'), hint: t('rings-view-12-times-or-none') },
+  hammered: {
+    title: t('rings-view-thickness-after-hammering'),
+    hint: t('rings-view-0-8-mm-or-not'),
+    length: true,
+  },
+  making: { title: t('rings-view-how-made') },
+  winding: { title: t('rings-view-how-wound') },
+  mandrel: { title: t('rings-view-rod-wound-on'), hint: t('rings-view-5-mm-3-16-in') },
+  cutting: { title: t('rings-view-how-coil-cut') },
+  blade: { title: t('rings-view-saw-blade') },
+  inside: { title: t('rings-view-ring-size-wanted'), hint: '5 mm, 3/16"', length: true },
 }
 
 /** A fault at a part of what a word stands for: a rod's shape, a cut's filing. */
@@ -154,10 +163,10 @@ onMounted(() => attempt(plan.open()))
     v-model:shown="moment"
     v-model:true-size="trueSize"
     :desk="plan"
-    title="Rings"
+    :title="t('rings-view-rings')"
     :views="moments"
     :files="files"
-    :beside="moment === 'making' ? 'Steps' : 'Figures'"
+    :beside="moment === 'making' ? t('rings-view-steps') : t('rings-view-figures')"
     :bench="bench"
     @keep="keeping = true"
     @take="take"
@@ -216,13 +225,13 @@ onMounted(() => attempt(plan.open()))
       <KeepDialog
         v-model="keeping"
         :desk="plan"
-        noun="plan"
+        :noun="t('rings-view-plan')"
         @kept="refreshKept"
         @undone="((plan.kept = null), refreshKept())"
       />
     </template>
   </DeskFrame>
-  <p v-else class="page quiet" role="status">Loading the plan…</p>
+  <p v-else class="page quiet" role="status">{{ t('rings-view-loading-plan') }}</p>
 </template>
 
 <style scoped>

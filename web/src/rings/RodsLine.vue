@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { PlacedRod } from '../api/client'
@@ -48,8 +49,10 @@ const shown = computed(() => {
 </script>
 
 <template>
-  <section aria-label="Your rods, placed by the ring each gives">
-    <p class="title"><b>Your rods, placed by the ring each gives</b></p>
+  <section :aria-label="t('rods-line-your-rods-placed-by-ring')">
+    <p class="title">
+      <b>{{ t('rods-line-your-rods-placed-by-ring') }}</b>
+    </p>
     <div ref="place" v-one-stop="'.rod'" class="line" :class="{ empty: !rods.length }">
       <span v-if="rods.length" class="axis" aria-hidden="true" />
       <button
@@ -71,8 +74,9 @@ const shown = computed(() => {
         </span>
       </button>
       <p v-if="!rods.length" class="quiet">
-        You have no rod of this shape yet. <router-link to="/tools">Add rods under Tools</router-link> to see
-        the ring each one gives.
+        {{ t('rods-line-you-have-no-rod-this')
+        }}<router-link to="/tools">{{ t('rods-line-add-rods-under-tools') }}</router-link
+        >{{ t('rods-line-see-ring-each-one-gives') }}
       </p>
     </div>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed } from 'vue'
 import type { Curve, CurvePoint, PlacedRod } from '../api/client'
 import { usePlotLook } from '../drawing/plot'
@@ -16,8 +17,14 @@ const described = computed(() => {
   const ends = props.curves
     .map((curve) => ({ name: curve.shown, last: curve.points.at(-1) }))
     .filter((end) => end.last)
-    .map((end) => `${end.name}: ring ${across(end.last!.ring_mm)} on a rod of ${across(end.last!.rod_mm)}`)
-  return `Ring inside against rod, by temper. ${ends.join('; ')}.`
+    .map((end) =>
+      t('temper-plot-ring-on-rod', {
+        name: end.name,
+        ringmm: across(end.last!.ring_mm),
+        rodmm: across(end.last!.rod_mm),
+      }),
+    )
+  return t('temper-plot-ring-inside-against-rod-by', { ends: ends.join('; ') })
 })
 
 /** Neighbouring curves end close together: the plan's own is named, and the outermost where they are clear of it. */
@@ -40,7 +47,11 @@ const option = computed(() => {
     tooltip: {
       ...tooltip,
       formatter: (at: { seriesName: string; name: string; value: number[] }) =>
-        `${at.name || at.seriesName}: rod ${read(at.value[0]!)}, ring ${read(at.value[1]!)}`,
+        t('temper-plot-rod-ring', {
+          series_name: at.name || at.seriesName,
+          at: read(at.value[0]!),
+          at2: read(at.value[1]!),
+        }),
     },
     xAxis: {
       ...axis,
@@ -55,7 +66,12 @@ const option = computed(() => {
         formatter: (length: number) => length.toFixed(places_n - 1),
       },
     },
-    yAxis: { ...axis, name: `ring inside, ${acrossUnit.value}`, nameGap: 36, scale: true },
+    yAxis: {
+      ...axis,
+      name: t('temper-plot-ring-inside', { across_unit: acrossUnit.value }),
+      nameGap: 36,
+      scale: true,
+    },
     series: [
       ...props.curves.map((curve, i) => ({
         type: 'line',
@@ -78,7 +94,7 @@ const option = computed(() => {
       })),
       {
         type: 'scatter',
-        name: 'rods you own',
+        name: t('temper-plot-rods-you-own'),
         symbolSize: 9,
         itemStyle: { color: colours.background, borderColor: ink, borderWidth: 1.6 },
         data: props.rods
@@ -90,7 +106,7 @@ const option = computed(() => {
       },
       {
         type: 'scatter',
-        name: 'this plan',
+        name: t('temper-plot-this-plan'),
         symbolSize: 15,
         itemStyle: { color: accent },
         data: [[on(props.here.rod_mm), on(props.here.ring_mm)]],

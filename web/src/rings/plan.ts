@@ -1,3 +1,4 @@
+import { t } from '../text'
 import { defineStore } from 'pinia'
 import { api, data, type RingRequest, type Sheet, type Slot, type Worked } from '../api/client'
 import { desk, type Choice } from '../desk/desk'
@@ -15,7 +16,7 @@ export const usePlan = defineStore('plan', () =>
       const page = await data(api.GET('/api/plans', { params: { query: { most: 1 } } }))
       const last = page.entries[0]
       if (last) return { request: last.record.request, entry: last }
-      const text = '120 rings 5 mm inside soft copper 18 awg'
+      const text = t('plan-120-rings-5-mm-inside')
       const { request } = await data(api.POST('/api/ask', { body: { text } }))
       return request ? { request } : null
     },

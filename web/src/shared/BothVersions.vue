@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 /** What was changed here and elsewhere at once, side by side: nothing is written over unseen. */
 defineProps<{
   /** What is here, in words. */
@@ -17,18 +18,20 @@ const when = (text: string) =>
 <template>
   <div class="both" role="alert" data-test="conflict">
     <p class="stop">
-      Someone else changed this since you opened it, {{ when(at) }}. Nothing is lost: both versions are here.
+      {{ t('both-versions-someone-else-changed-this-since', { at: when(at) }) }}
     </p>
     <section>
-      <h3>Yours</h3>
+      <h3>{{ t('both-versions-yours') }}</h3>
       <p class="serif">{{ yours }}</p>
-      <v-btn data-test="keep-mine" @click="emit('mine')">Save yours over it</v-btn>
+      <v-btn data-test="keep-mine" @click="emit('mine')">{{ t('both-versions-save-yours-over') }}</v-btn>
     </section>
     <section>
-      <h3>The other version</h3>
+      <h3>{{ t('both-versions-other-version') }}</h3>
       <p class="serif">{{ theirs }}</p>
       <slot />
-      <v-btn data-test="open-theirs" @click="emit('theirs')">Open the other version</v-btn>
+      <v-btn data-test="open-theirs" @click="emit('theirs')">{{
+        t('both-versions-open-other-version')
+      }}</v-btn>
     </section>
   </div>
 </template>

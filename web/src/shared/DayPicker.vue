@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { ref } from 'vue'
 
 /** A calendar behind a button: what is picked is written as it would be typed. */
@@ -21,7 +22,14 @@ const shown = (day: string | null) => (day ? new Date(`${day}T12:00`) : null)
 <template>
   <v-menu v-model="open" :close-on-content-click="false" location="bottom end">
     <template #activator="{ props: opens }">
-      <v-btn v-bind="opens" icon variant="text" size="small" aria-label="Choose a day" data-test="open-days">
+      <v-btn
+        v-bind="opens"
+        icon
+        variant="text"
+        size="small"
+        :aria-label="t('day-picker-choose-day')"
+        data-test="open-days"
+      >
         <svg viewBox="0 0 24 24" width="20" height="20" aria-hidden="true" class="calendar">
           <rect x="4" y="5.5" width="16" height="14" rx="1.5" />
           <path d="M4 10H20M8.5 3.5V7.5M15.5 3.5V7.5" />

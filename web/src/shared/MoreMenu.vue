@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { mdiDotsHorizontal } from '@mdi/js'
 import { vOneStop } from './oneStop'
 
@@ -25,7 +26,7 @@ defineProps<{
         v-bind="activator"
         :icon="mdiDotsHorizontal"
         density="comfortable"
-        :aria-label="`More for ${of}`"
+        :aria-label="t('more-menu-more-for', { of })"
         data-test="more"
       />
     </template>

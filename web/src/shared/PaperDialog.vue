@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { nextTick, ref, watch } from 'vue'
 import { useFormAround } from './form'
 
@@ -91,7 +92,7 @@ watch(
           {{ fault.sentence }}
         </p>
         <p v-if="asking" class="watch mt-2" role="alert" data-test="asking">
-          Not saved yet. Press Escape again to leave.
+          {{ t('paper-dialog-not-saved-yet-press-escape') }}
         </p>
         <slot name="said" />
         <div class="acts">
@@ -106,7 +107,7 @@ watch(
             {{ does }}
           </v-btn>
           <slot name="acts" />
-          <v-btn @click="open = false">Cancel</v-btn>
+          <v-btn @click="open = false">{{ t('paper-dialog-cancel') }}</v-btn>
         </div>
       </template>
     </component>

@@ -1,3 +1,4 @@
+import { t } from '../text'
 import {
   Refused,
   refusedBy,
@@ -22,24 +23,17 @@ export const exportFile = (path: string, of: Exported) =>
 
 /** Fetches a file and hands it to the browser to save. What takes long is shown with how far it is, and can be cancelled. */
 export async function download(path: string, how: RequestInit = {}): Promise<void> {
-  const ending = new AbortController()
   const title = decodeURIComponent(path.slice(path.lastIndexOf('/') + 1)).replace(/\?.*/, '')
-  await useUnderWay().follow(
-    `Making ${title}`,
-    async (name, come) => {
-      const headers = { ...(how.headers as Record<string, string>), ...name }
-      let response
-      try {
-        response = await fetch(path, { ...how, headers, signal: ending.signal })
-        if (!response.ok) throw await refusedBy(response)
-        handOver(await new Response(counted(response, come)).blob(), nameOf(response))
-      } catch (thrown) {
-        if (ending.signal.aborted) return
-        throw thrown instanceof Refused ? thrown : unreachable()
-      }
-    },
-    () => ending.abort(),
-  )
+  await useUnderWay().follow(t('download-making', { title }), async ({ headers: name, signal, come }) => {
+    const headers = { ...(how.headers as Record<string, string>), ...name }
+    try {
+      const response = await fetch(path, { ...how, headers, signal })
+      if (!response.ok) throw await refusedBy(response)
+      handOver(await new Response(counted(response, come)).blob(), nameOf(response))
+    } catch (thrown) {
+      throw thrown instanceof Refused ? thrown : unreachable()
+    }
+  })
 }
 
 /** The body of an answer; tells how many bytes of it have come. */

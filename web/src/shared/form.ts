@@ -1,3 +1,4 @@
+import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import {
   computed,
@@ -80,7 +81,7 @@ export function useFieldFaults(names: readonly string[]) {
 export const refused = (errors: Fault[]) =>
   new Refused({
     type: '/problems/invalid',
-    title: 'Check this',
+    title: t('form-check-this'),
     status: 422,
     detail: errors.map((fault) => fault.sentence).join(' '),
     errors,
@@ -115,7 +116,8 @@ export function useRecord<T, E extends { id: number; revision: number }>(
       if (!now) return
       const body = await calls.read()
       const { undo } = now === 'new' ? await calls.add(body) : await calls.change(now, body)
-      notice.did(`${now === 'new' ? 'Added' : 'Changed'} ${calls.noun}.`, undo, calls.kept)
+      const { noun } = calls
+      notice.did(now === 'new' ? t('form-added', { noun }) : t('form-changed', { noun }), undo, calls.kept)
       entry.value = null
       calls.kept()
     })

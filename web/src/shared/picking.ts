@@ -1,3 +1,4 @@
+import { t } from '../text'
 import { useQueryClient } from '@tanstack/vue-query'
 import { api, data } from '../api/client'
 import { useNotice } from './notice'
@@ -18,6 +19,6 @@ export function usePick() {
   return async (entry: number, name: string, pieces_n: number) => {
     const { undo } = await data(api.POST('/api/picks', { body: { entry, pieces_n } }))
     await refresh()
-    notice.did(`Added “${name}” to the cutting plan.`, undo, refresh)
+    notice.did(t('picking-added-cutting-plan', { name }), undo, refresh)
   }
 }

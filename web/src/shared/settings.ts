@@ -7,6 +7,8 @@ import { api, data, type Revisioned, type Settings, type Scale } from '../api/cl
 export const useSettings = defineStore('settings', () => {
   const settings = ref<Settings>({ unit: 'mm', gauge: 'awg', theme: 'device', workshop_name: '' })
   const revision = ref(0)
+  /** Whether their dialog is open. */
+  const open = ref(false)
   /** The units lengths of wire are read in under these settings, the smallest first. */
   const scales = ref<Scale[]>([])
   const caliper = ref<Scale>({ unit: 'mm', one_mm: 1, from_mm: 0, places_n: 2 })
@@ -36,5 +38,5 @@ export const useSettings = defineStore('settings', () => {
     take(await data(api.PUT('/api/settings', { params: { query }, body })))
   }
 
-  return { settings, scales, caliper, inchMm, pixelsPerMm, dark, load, keep }
+  return { settings, open, scales, caliper, inchMm, pixelsPerMm, dark, load, keep }
 })

@@ -11,8 +11,15 @@ export interface UnderWay {
   share: number | null
   /** How many bytes of its answer have come. */
   bytes: number
-  /** Gives it up; null where that cannot be done. */
+  /** Gives it up; null where what was sent is done whether or not its answer is waited for. */
   cancel: (() => void) | null
+}
+
+/** How a request names itself, and how it is given up. */
+export interface Following {
+  headers: Record<string, string>
+  signal: AbortSignal
+  come: (bytes: number) => void
 }
 
 /** Requests quicker than this are not spoken of, ms. */
@@ -24,12 +31,14 @@ const AGAIN = 400
 export const useUnderWay = defineStore('under-way', () => {
   const all = ref<UnderWay[]>([])
 
-  /** Asks for something under a name, and shows how far it is until it is answered. */
+  /** Asks for something under a name, and shows how far it is until it is answered. Gives nothing where it was cancelled. */
   async function follow<T>(
     title: string,
-    ask: (headers: Record<string, string>, come: (bytes: number) => void) => Promise<T>,
-    cancel: (() => void) | null = null,
-  ): Promise<T> {
+    ask: (how: Following) => Promise<T>,
+    { cancels = true } = {},
+  ): Promise<T | undefined> {
+    const ending = new AbortController()
+    const cancel = cancels ? () => ending.abort() : null
     const one: UnderWay = { name: token(), title, share: null, bytes: 0, cancel }
     let looking = 0
     const shown = window.setTimeout(() => {
@@ -37,7 +46,14 @@ export const useUnderWay = defineStore('under-way', () => {
       looking = window.setInterval(() => void look(one.name), AGAIN)
     }, SOON)
     try {
-      return await ask({ 'request-name': one.name }, (bytes) => ((found(one.name) ?? one).bytes = bytes))
+      return await ask({
+        headers: { 'request-name': one.name },
+        signal: ending.signal,
+        come: (bytes) => ((found(one.name) ?? one).bytes = bytes),
+      })
+    } catch (thrown) {
+      if (ending.signal.aborted) return undefined
+      throw thrown
     } finally {
       window.clearTimeout(shown)
       window.clearInterval(looking)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, ref, useTemplateRef, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
@@ -61,7 +62,7 @@ watchEffect(() => theme.change(settings.dark ? 'dark' : 'light'))
       <UnlockView @unlocked="open" />
     </template>
     <template v-else-if="locked === false">
-      <a class="skip" href="#work" @click.prevent="skip">Skip to content</a>
+      <a class="skip" href="#work" @click.prevent="skip">{{ t('app-skip-content') }}</a>
       <AppHeader />
       <PlanTabs v-if="planning" />
       <main id="work" ref="work" tabindex="-1">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { mdiTuneVariant } from '@mdi/js'
 import { useElementSize, useResizeObserver } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
@@ -6,6 +7,7 @@ import { useRoute } from 'vue-router'
 import { beside, doors, isWithin } from './router'
 import { usePattern } from '../patterns/pattern'
 import { usePlan } from '../rings/plan'
+import { useSettings } from '../shared/settings'
 import AskLine from '../today/AskLine.vue'
 import SettingsMenu from './SettingsMenu.vue'
 
@@ -20,7 +22,7 @@ const header = useTemplateRef<HTMLElement>('header')
 const nav = useTemplateRef<HTMLElement>('nav')
 const { width } = useElementSize(header, undefined, { box: 'border-box' })
 const curlAt = ref(0)
-const menu = ref(false)
+const settings = useSettings()
 
 /** The wire along the head curls once, under the door one is behind. */
 function placeCurl() {
@@ -47,8 +49,8 @@ void document.fonts.ready.then(placeCurl)
 <template>
   <header ref="header" class="head no-print" :style="{ '--metal': colour }">
     <div class="row">
-      <router-link to="/today" class="name serif">Lorimant</router-link>
-      <nav ref="nav" aria-label="Main">
+      <router-link to="/today" class="name serif">{{ t('app-header-lorimant') }}</router-link>
+      <nav ref="nav" :aria-label="t('app-header-main')">
         <router-link
           v-for="door in doors"
           :key="door.path"
@@ -59,7 +61,7 @@ void document.fonts.ready.then(placeCurl)
       </nav>
       <AskLine v-if="route.path !== '/today'" class="ask" />
       <span v-else class="ask" />
-      <nav class="beside" aria-label="Tools and reference">
+      <nav class="beside" :aria-label="t('app-header-tools-reference')">
         <router-link
           v-for="one in beside"
           :key="one.path"
@@ -70,12 +72,12 @@ void document.fonts.ready.then(placeCurl)
       </nav>
       <v-btn
         :icon="mdiTuneVariant"
-        aria-label="Settings"
+        :aria-label="t('app-header-settings')"
         data-test="settings"
         density="comfortable"
-        @click="menu = true"
+        @click="settings.open = true"
       />
-      <SettingsMenu v-model="menu" />
+      <SettingsMenu v-model="settings.open" />
     </div>
     <svg class="wire" :width="width" height="30" aria-hidden="true">
       <path class="edge" :d="wire" />

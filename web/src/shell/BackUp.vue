@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, useTemplateRef } from 'vue'
 import { api, data, sentenceOf } from '../api/client'
@@ -12,9 +13,9 @@ const { data: copies } = useQuery({
   queryFn: () => data(api.GET('/api/copies')),
 })
 const whys: Record<string, string> = {
-  daily: 'daily copy',
-  'before-update': 'before an update',
-  'before-restore': 'before a restore',
+  daily: t('back-up-daily-copy'),
+  'before-update': t('back-up-before-update'),
+  'before-restore': t('back-up-before-restore'),
 }
 const shown = computed(() =>
   (copies.value ?? []).slice(0, 8).map((copy) => ({
@@ -83,38 +84,39 @@ async function restore() {
 
 <template>
   <p class="quiet">
-    Everything is in one file. Back it up while you work, and restore it here or on another computer. A
-    restore keeps a copy of what it replaces.
+    {{ t('back-up-everything-in-one-file-back') }}
   </p>
-  <SaveButton class="ml-n4" path="/api/backup" data-test="back-up">Back up</SaveButton>
-  <v-btn data-test="restore-file" @click="chooser?.click()">Restore a backup</v-btn>
+  <SaveButton class="ml-n4" path="/api/backup" data-test="back-up">{{ t('back-up-back-up') }}</SaveButton>
+  <v-btn data-test="restore-file" @click="chooser?.click()">{{ t('back-up-restore-backup') }}</v-btn>
   <input
     ref="chooser"
     type="file"
     accept=".lorimant"
     class="d-none"
-    aria-label="Backup to restore"
+    :aria-label="t('back-up-backup-restore')"
     data-test="restore-chooser"
     @change="choose"
   />
   <div>
     <SaveButton class="ml-n4" path="/api/workshop.jsonl" data-test="all-lines">
-      Export everything as text
+      {{ t('back-up-export-everything-as-text') }}
     </SaveButton>
   </div>
   <details v-if="shown.length" class="copies">
-    <summary>Dated copies, made daily and before each update and restore</summary>
+    <summary>{{ t('back-up-dated-copies-made-daily-before') }}</summary>
     <ul>
       <li v-for="copy in shown" :key="copy.name">
         {{ copy.text }}
-        <v-btn size="small" data-test="restore-copy" @click="ask({ name: copy.name })">Restore</v-btn>
+        <v-btn size="small" data-test="restore-copy" @click="ask({ name: copy.name })">{{
+          t('back-up-restore')
+        }}</v-btn>
       </li>
     </ul>
   </details>
   <PaperDialog
     v-model="asking"
-    title="Restore a backup"
-    :does="done ? 'Show the restored workshop' : 'Restore it'"
+    :title="t('back-up-restore-backup')"
+    :does="done ? t('back-up-show-restored-workshop') : t('back-up-restore-2')"
     test="restore"
     :busy="busy"
     @submit="restore"
@@ -122,8 +124,7 @@ async function restore() {
     <p v-if="done" data-test="restored">{{ done }}</p>
     <template v-else>
       <p>
-        <b>{{ called }}</b> replaces everything in this workshop. A dated copy of the current workshop is kept
-        first.
+        <b>{{ called }}</b>{{ t('back-up-replaces-everything-in-this-workshop') }}
       </p>
       <p v-if="wrong" class="stop" role="alert" data-test="not-restored">{{ wrong }}</p>
     </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, data } from '../api/client'
@@ -23,8 +24,10 @@ const when = (at: string) =>
 const shown = computed(() =>
   (devices.value ?? []).map((device) => ({
     ...device,
-    name: device.name || 'A device that signed in before this version',
-    used: device.this ? 'this device' : `last used ${when(device.seen_at)}`,
+    name: device.name || t('device-list-device-that-signed-in-before'),
+    used: device.this
+      ? t('device-list-this-device')
+      : t('device-list-last-used', { seenat: when(device.seen_at) }),
   })),
 )
 
@@ -34,7 +37,7 @@ async function signOut(device: { id: string; name: string; this: boolean }) {
     await data(api.DELETE('/api/devices/{id}', { params }))
     // This one is asked for the passphrase by whatever it asks next.
     if (device.this) return window.location.assign('/')
-    notice.say(`Signed out: ${device.name}.`)
+    notice.say(t('device-list-signed-out', { name: device.name }))
   } catch (thrown) {
     notice.fail(thrown)
   }
@@ -44,18 +47,24 @@ async function signOut(device: { id: string; name: string; this: boolean }) {
 
 <template>
   <section v-if="session" aria-labelledby="devices-title">
-    <h3 id="devices-title">Signed-in devices</h3>
+    <h3 id="devices-title">{{ t('device-list-signed-in-devices') }}</h3>
     <p v-if="!session.passphrase" class="quiet">
-      No passphrase is set: anyone who reaches this address can use the workshop. Set one with
-      <code>lorimant passphrase</code>.
+      {{ t('device-list-no-passphrase-set-anyone-who')
+      }}<code>{{ t('device-list-lorimant-passphrase') }}</code
+      >.
     </p>
     <ul v-else class="devices">
       <li v-for="device in shown" :key="device.id" data-test="device">
         <span
           >{{ device.name }}<br /><span class="quiet">{{ device.used }}</span></span
         >
-        <v-btn size="small" color="primary" :aria-label="`Sign out ${device.name}`" @click="signOut(device)">
-          Sign out
+        <v-btn
+          size="small"
+          color="primary"
+          :aria-label="t('device-list-sign-out', { name: device.name })"
+          @click="signOut(device)"
+        >
+          {{ t('device-list-sign-out-2') }}
         </v-btn>
       </li>
     </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useEventListener } from '@vueuse/core'
 import { ref } from 'vue'
 import { isTyping } from '../shared/typing'
@@ -7,19 +8,19 @@ import PaperDialog from '../shared/PaperDialog.vue'
 const open = ref(false)
 
 const keys = [
-  ['/', 'Go to the ask line'],
-  ['Tab', 'Move from word to word in the sentence'],
-  ['↑ ↓', 'On a word: change it by 0.1 mm or 1/64 in, one gauge, one piece, or the next choice'],
-  ['Enter', 'On a word: open its choices'],
-  ['letters, digits', 'On a word: type in its place'],
-  ['[ ]', 'Rings: coil on the rod, sprung open, plot by temper. Findings: one step back or on'],
-  ['Enter', 'On a dimension of a drawing: type its length'],
-  ['Ctrl Z, Ctrl Y', 'Undo, redo a change to the plan or finding'],
-  ['Ctrl S', 'Save the plan or finding'],
-  ['Space, Enter', 'Bench: one more piece done; Backspace takes one back, x scraps one'],
-  ['t', 'Bench, winding: one more turn; with Shift one less'],
-  ['Esc', 'Close what is open'],
-  ['?', 'This list'],
+  ['/', t('keys-dialog-go-ask-line')],
+  ['Tab', t('keys-dialog-move-from-word-word-in')],
+  ['↑ ↓', t('keys-dialog-on-word-change-by-0')],
+  ['Enter', t('keys-dialog-on-word-open-its-choices')],
+  [t('keys-dialog-letters-digits'), t('keys-dialog-on-word-type-in-its')],
+  ['[ ]', t('keys-dialog-rings-coil-on-rod-sprung')],
+  ['Enter', t('keys-dialog-on-dimension-drawing-type-its')],
+  [t('keys-dialog-ctrl-z-ctrl-y'), t('keys-dialog-undo-redo-change-plan-or')],
+  ['Ctrl S', t('keys-dialog-save-plan-or-finding')],
+  [t('keys-dialog-space-enter'), t('keys-dialog-bench-one-more-piece-done')],
+  ['t', t('keys-dialog-bench-winding-one-more-turn')],
+  ['Esc', t('keys-dialog-close-what-open')],
+  ['?', t('keys-dialog-this-list')],
 ]
 
 useEventListener('keydown', (event) => {
@@ -31,7 +32,7 @@ useEventListener('keydown', (event) => {
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Keys" :width="560">
+  <PaperDialog v-model="open" :title="t('keys-dialog-keys')" :width="560">
     <table class="ledger">
       <tbody>
         <tr v-for="[key, does] in keys" :key="does">
@@ -42,7 +43,7 @@ useEventListener('keydown', (event) => {
         </tr>
       </tbody>
     </table>
-    <v-btn class="mt-3" @click="open = false">Close</v-btn>
+    <v-btn class="mt-3" @click="open = false">{{ t('keys-dialog-close') }}</v-btn>
   </PaperDialog>
 </template>
 

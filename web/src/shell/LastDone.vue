@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref, watch } from 'vue'
 import { api, data, type WrittenBatch } from '../api/client'
@@ -33,7 +34,7 @@ async function takeBack({ batch, sentence }: WrittenBatch) {
   try {
     const { undo } = await data(api.POST('/api/undo/{batch}', { params: { path: { batch } } }))
     await refresh()
-    notice.did(`Undone: ${sentence}`, undo, refresh)
+    notice.did(t('last-done-undone', { sentence }), undo, refresh)
   } catch (thrown) {
     notice.fail(thrown)
   }
@@ -48,21 +49,27 @@ const when = (text: string) =>
   <footer class="last no-print">
     <span v-if="notice.last" data-test="last-done">
       {{ notice.last.text }}
-      <button type="button" class="plain act" data-test="undo-last" @click="notice.last.undo">Undo</button>
+      <button type="button" class="plain act" data-test="undo-last" @click="notice.last.undo">
+        {{ t('last-done-undo') }}
+      </button>
     </span>
-    <span v-else class="quiet">What you save, change and record can be undone.</span>
-    <button type="button" class="plain act history" data-test="history" @click="open = true">History</button>
-    <PaperDialog v-model="open" title="History" :width="620">
+    <span v-else class="quiet">{{ t('last-done-what-you-save-change-record') }}</span>
+    <button type="button" class="plain act history" data-test="history" @click="open = true">
+      {{ t('last-done-history') }}
+    </button>
+    <PaperDialog v-model="open" :title="t('last-done-history')" :width="620">
       <p class="quiet">
-        Newest first. Later changes to the same thing must be undone first. An undo can be undone too.
+        {{ t('last-done-newest-first-later-changes-same') }}
       </p>
-      <p v-if="!written" class="quiet" role="status">Loading…</p>
-      <p v-else-if="!written.length">Nothing recorded yet.</p>
+      <p v-if="!written" class="quiet" role="status">{{ t('last-done-loading') }}</p>
+      <p v-else-if="!written.length">{{ t('last-done-nothing-recorded-yet') }}</p>
       <ol v-else v-one-stop class="done" data-test="written">
         <li v-for="one in written" :key="one.batch">
           <span class="quiet when">{{ when(one.made_at) }}</span>
           <span>{{ one.sentence }}</span>
-          <v-btn size="small" :aria-label="`Undo: ${one.sentence}`" @click="takeBack(one)"> Undo </v-btn>
+          <v-btn size="small" :aria-label="`Undo: ${one.sentence}`" @click="takeBack(one)">
+            {{ t('last-done-undo') }}
+          </v-btn>
         </li>
       </ol>
     </PaperDialog>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useRoute } from 'vue-router'
 
 /** An address that leads nowhere. */
@@ -7,8 +8,8 @@ const route = useRoute()
 
 <template>
   <div class="page" data-test="not-found">
-    <h1>Page not found</h1>
-    <p>There is nothing at {{ route.path }}. It may have been deleted, or the address is mistyped.</p>
-    <v-btn color="primary" variant="flat" to="/today">Go to Today</v-btn>
+    <h1>{{ t('not-found-view-page-not-found') }}</h1>
+    <p>{{ t('not-found-view-there-nothing-at-may-have', { path: route.path }) }}</p>
+    <v-btn color="primary" variant="flat" to="/today">{{ t('not-found-view-go-today') }}</v-btn>
   </div>
 </template>

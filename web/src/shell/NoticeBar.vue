@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useNotice } from '../shared/notice'
 
 const notice = useNotice()
@@ -19,8 +20,10 @@ const beside = { _disableGlobalStack: true }
   >
     <span :role="notice.failed ? 'alert' : 'status'">{{ notice.text }}</span>
     <template #actions>
-      <v-btn v-if="notice.undo" class="undo" data-test="undo-notice" @click="notice.undo">Undo</v-btn>
-      <v-btn @click="notice.shown = false">Close</v-btn>
+      <v-btn v-if="notice.undo" class="undo" data-test="undo-notice" @click="notice.undo">{{
+        t('notice-bar-undo')
+      }}</v-btn>
+      <v-btn @click="notice.shown = false">{{ t('notice-bar-close') }}</v-btn>
     </template>
   </v-snackbar>
 </template>

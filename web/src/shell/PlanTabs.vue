@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useRoute } from 'vue-router'
 import { isWithin, plans } from './router'
 
@@ -6,7 +7,7 @@ const route = useRoute()
 </script>
 
 <template>
-  <nav class="plans no-print" aria-label="Plan">
+  <nav class="plans no-print" :aria-label="t('plan-tabs-plan')">
     <router-link
       v-for="one in plans"
       :key="one.path"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { ref, watch } from 'vue'
 import { useSettings } from '../shared/settings'
 import PaperDialog from '../shared/PaperDialog.vue'
@@ -22,9 +23,9 @@ function keep() {
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Match the screen" :width="760">
+  <PaperDialog v-model="open" :title="t('screen-match-match-screen')" :width="760">
     <p>
-      Hold a bank card on the screen and move the slider until the bar is as long as its long edge, 85.6 mm.
+      {{ t('screen-match-hold-bank-card-on-screen') }}
     </p>
     <div class="track"><div class="bar" :style="{ width: `${width}px` }" /></div>
     <v-slider
@@ -33,12 +34,16 @@ function keep() {
       :max="700"
       :step="0.5"
       color="primary"
-      aria-label="Length of the bar"
+      :aria-label="t('screen-match-length-bar')"
       hide-details
     />
-    <v-btn variant="flat" color="primary" data-test="keep-match" @click="keep">It matches</v-btn>
-    <v-btn v-if="settings.pixelsPerMm" @click="settings.pixelsPerMm = null">Forget</v-btn>
-    <v-btn @click="open = false">Cancel</v-btn>
+    <v-btn variant="flat" color="primary" data-test="keep-match" @click="keep">{{
+      t('screen-match-matches')
+    }}</v-btn>
+    <v-btn v-if="settings.pixelsPerMm" @click="settings.pixelsPerMm = null">{{
+      t('screen-match-forget')
+    }}</v-btn>
+    <v-btn @click="open = false">{{ t('screen-match-cancel') }}</v-btn>
   </PaperDialog>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, data, type Settings } from '../api/client'
@@ -26,27 +27,27 @@ async function keep(change: Partial<Settings>) {
 }
 
 const units = [
-  { value: 'mm', title: 'Millimetres' },
-  { value: 'inch', title: 'Inches' },
+  { value: 'mm', title: t('settings-menu-millimetres') },
+  { value: 'inch', title: t('settings-menu-inches') },
 ] as const
 const gauges = [
-  { value: 'awg', title: 'AWG (B&S)' },
-  { value: 'swg', title: 'SWG (British)' },
+  { value: 'awg', title: t('settings-menu-awg-b-s') },
+  { value: 'swg', title: t('settings-menu-swg-british') },
 ] as const
 const themes = [
-  { value: 'device', title: 'As the device' },
-  { value: 'light', title: 'Light' },
-  { value: 'dark', title: 'Dark' },
+  { value: 'device', title: t('settings-menu-as-device') },
+  { value: 'light', title: t('settings-menu-light') },
+  { value: 'dark', title: t('settings-menu-dark') },
 ] as const
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Settings" :width="460">
+  <PaperDialog v-model="open" :title="t('settings-menu-settings')" :width="460">
     <fieldset
       v-for="group in [
-        { legend: 'Units, and how a number without a unit is read', key: 'unit', choices: units },
-        { legend: 'Gauge system, as in 18 ga', key: 'gauge', choices: gauges },
-        { legend: 'Light or dark', key: 'theme', choices: themes },
+        { legend: t('settings-menu-units-how-number-without-unit'), key: 'unit', choices: units },
+        { legend: t('settings-menu-gauge-system-as-in-18'), key: 'gauge', choices: gauges },
+        { legend: t('settings-menu-light-or-dark'), key: 'theme', choices: themes },
       ] as const"
       :key="group.key"
     >
@@ -64,19 +65,19 @@ const themes = [
     </fieldset>
     <PaperField
       :model-value="settings.settings.workshop_name"
-      label="Workshop's name, for sheets and labels"
+      :label="t('settings-menu-workshops-name-for-sheets-labels')"
       maxlength="60"
       @change="keep({ workshop_name: ($event.target as HTMLInputElement).value })"
     />
     <p class="quiet mt-4">
       {{
         settings.pixelsPerMm
-          ? 'This screen is matched: drawings can be shown at true size.'
-          : 'This screen isn’t matched yet, so drawings cannot be shown at true size.'
+          ? t('settings-menu-this-screen-matched-drawings-can')
+          : t('settings-menu-this-screen-isnt-matched-yet')
       }}
     </p>
     <v-btn class="ml-n4" color="primary" data-test="match-screen" @click="matching = true">
-      Match the screen
+      {{ t('settings-menu-match-screen') }}
     </v-btn>
     <ScreenMatch v-model="matching" />
     <hr class="rule my-3" />
@@ -84,7 +85,9 @@ const themes = [
     <hr class="rule my-3" />
     <DeviceList />
     <hr class="rule my-3" />
-    <v-btn class="ml-n4" @click="open = false">Close</v-btn>
-    <span v-if="health" class="quiet" data-test="version">Lorimant {{ health.version }}</span>
+    <v-btn class="ml-n4" @click="open = false">{{ t('settings-menu-close') }}</v-btn>
+    <span v-if="health" class="quiet" data-test="version">{{
+      t('settings-menu-lorimant', { version: health.version })
+    }}</span>
   </PaperDialog>
 </template>

@@ -1,53 +1,52 @@
 <script setup lang="ts">
-import { useUnderWay, type UnderWay } from '../shared/underWay'
+import { t } from '../text'
+import { computed } from 'vue'
+import { useUnderWay } from '../shared/underWay'
 
-/** Long requests at the foot of the screen, each with how far it is, until it is answered. */
+/** The long request that is waited for, at the foot of the screen with how far it is, above dialogs as well. */
 const underWay = useUnderWay()
+const one = computed(() => underWay.all[0])
+// It is no step on the way back: Escape is for the dialog beneath it.
+const beside = { _disableGlobalStack: true }
 
-function far(one: UnderWay) {
-  if (one.bytes > 1e6) return `${one.title}, ${Math.floor(one.bytes / 1e6)} MB so far`
-  return one.share === null ? one.title : `${one.title}, ${Math.floor(one.share * 100)} %`
-}
+const far = computed(() => {
+  if (!one.value) return ''
+  const { title, bytes, share } = one.value
+  if (bytes > 1e6) return t('under-way-bar-mb-so-far', { title, e6: Math.floor(bytes / 1e6) })
+  return share === null ? title : `${title}, ${Math.floor(share * 100)} %`
+})
 </script>
 
 <template>
-  <div v-if="underWay.all.length" class="under-way" role="status" data-test="under-way">
-    <v-card v-for="one in underWay.all" :key="one.name" class="one" variant="elevated">
-      <span>{{ far(one) }}</span>
-      <v-btn v-if="one.cancel" data-test="cancel-request" @click="one.cancel">Cancel</v-btn>
-      <v-progress-linear
-        :model-value="(one.share ?? 0) * 100"
-        :indeterminate="one.share === null"
-        color="primary"
-        absolute
-        location="bottom"
-        aria-label="Progress"
-      />
-    </v-card>
-  </div>
+  <v-snackbar
+    v-if="one"
+    v-bind="beside"
+    :model-value="true"
+    :timeout="-1"
+    location="bottom end"
+    color="on-surface"
+    rounded="sm"
+    data-test="under-way"
+  >
+    <span role="status">{{ far }}</span>
+    <v-progress-linear
+      class="mt-2"
+      :model-value="(one.share ?? 0) * 100"
+      :indeterminate="one.share === null"
+      :aria-label="t('under-way-bar-progress')"
+    />
+    <template v-if="one.cancel" #actions>
+      <v-btn data-test="cancel-request" @click="one.cancel">{{ t('under-way-bar-cancel') }}</v-btn>
+    </template>
+  </v-snackbar>
 </template>
 
 <style scoped>
-.under-way {
-  position: fixed;
-  right: 16px;
-  bottom: 16px;
-  z-index: 2000;
-  display: grid;
-  gap: 8px;
-}
-
-.one {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  padding: 8px 8px 8px 16px;
-}
-
 /* Above the doors at the foot of a phone. */
 @media (max-width: 600px) {
-  .under-way {
-    bottom: 70px;
+  .v-snackbar {
+    --v-snackbar-margin: 8px;
+    margin-bottom: 54px;
   }
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { ref } from 'vue'
 import PaperField from '../shared/PaperField.vue'
 import { api, data, sentenceOf } from '../api/client'
@@ -24,18 +25,20 @@ async function unlock() {
 
 <template>
   <main class="page unlock">
-    <h1>This workshop is locked.</h1>
-    <p class="quiet">Enter its passphrase.</p>
+    <h1>{{ t('unlock-view-this-workshop-locked') }}</h1>
+    <p class="quiet">{{ t('unlock-view-enter-its-passphrase') }}</p>
     <form @submit.prevent="unlock">
       <PaperField
         v-model="passphrase"
         type="password"
-        label="Passphrase"
+        :label="t('unlock-view-passphrase')"
         autocomplete="current-password"
         :wrong="said"
         autofocus
       />
-      <v-btn type="submit" variant="flat" color="primary" :loading="busy" class="mt-4">Unlock</v-btn>
+      <v-btn type="submit" variant="flat" color="primary" :loading="busy" class="mt-4">{{
+        t('unlock-view-unlock')
+      }}</v-btn>
     </form>
   </main>
 </template>

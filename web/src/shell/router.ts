@@ -1,29 +1,31 @@
+import { t } from '../text'
 import { createRouter, createWebHistory, type RouteLocation } from 'vue-router'
 import RingsView from '../rings/RingsView.vue'
 import TodayView from '../today/TodayView.vue'
 
 /** The six doors, by stage of work, and the addresses behind each. */
 export const doors = [
-  { path: '/today', name: 'Today', holds: ['/today'] },
-  { path: '/rings', name: 'Plan', holds: ['/rings', '/findings', '/chains', '/saved'] },
-  { path: '/wire', name: 'Wire', holds: ['/wire'] },
-  { path: '/orders', name: 'Orders', holds: ['/orders', '/bag'] },
-  { path: '/bench', name: 'Bench', holds: ['/bench'] },
-  { path: '/measure', name: 'Measure', holds: ['/measure'] },
+  { path: '/today', name: t('router-today'), holds: ['/today'] },
+  { path: '/rings', name: t('router-plan'), holds: ['/rings', '/findings', '/chains', '/saved'] },
+  { path: '/wire', name: t('router-wire'), holds: ['/wire'] },
+  { path: '/orders', name: t('router-orders'), holds: ['/orders', '/bag'] },
+  { path: '/bench', name: t('router-bench'), holds: ['/bench'] },
+  { path: '/measure', name: t('router-measure'), holds: ['/measure'] },
 ] as const
 
 /** What stands beside the doors: not a stage of the work. */
 export const beside = [
-  { path: '/tools', name: 'Tools' },
-  { path: '/reference', name: 'Reference' },
+  { path: '/tools', name: t('router-tools') },
+  { path: '/reference', name: t('router-reference') },
+  { path: '/help', name: t('router-help') },
 ] as const
 
 /** What can be planned, and what was saved of it. */
 export const plans = [
-  { path: '/rings', name: 'Rings' },
-  { path: '/findings', name: 'Findings' },
-  { path: '/chains', name: 'Chains' },
-  { path: '/saved', name: 'Saved' },
+  { path: '/rings', name: t('router-rings') },
+  { path: '/findings', name: t('router-findings') },
+  { path: '/chains', name: t('router-chains') },
+  { path: '/saved', name: t('router-saved') },
 ] as const
 
 /** Whether an address is one of these or lies below it. */
@@ -60,41 +62,54 @@ const moved = [
 
 const router = createRouter({
   history: createWebHistory(),
+  scrollBehavior: (to, from, before) => {
+    if (before) return before
+    if (to.hash) return { el: to.hash }
+    return to.path === from.path ? undefined : { top: 0 }
+  },
   routes: [
     { path: '/', redirect: '/today' },
-    { path: '/today', component: TodayView, meta: { title: 'Today' } },
-    { path: '/rings', component: RingsView, meta: { title: 'Rings' } },
-    { path: '/chains', component: () => import('../chains/ChainView.vue'), meta: { title: 'Chains' } },
-    { path: '/saved', component: () => import('../kept/KeptView.vue'), meta: { title: 'Saved' } },
+    { path: '/today', component: TodayView, meta: { title: t('router-today') } },
+    { path: '/rings', component: RingsView, meta: { title: t('router-rings') } },
+    {
+      path: '/chains',
+      component: () => import('../chains/ChainView.vue'),
+      meta: { title: t('router-chains') },
+    },
+    { path: '/saved', component: () => import('../kept/KeptView.vue'), meta: { title: t('router-saved') } },
     {
       path: '/findings',
       component: () => import('../patterns/library/LibraryView.vue'),
-      meta: { title: 'Findings' },
+      meta: { title: t('router-findings') },
     },
     {
       path: '/findings/piece',
       component: () => import('../patterns/room/RoomView.vue'),
-      meta: { title: 'Finding' },
+      meta: { title: t('router-finding') },
     },
     {
       path: '/wire',
       component: () => import('../rack/RackFrame.vue'),
       children: [
-        { path: '', component: () => import('../rack/stock/StockView.vue'), meta: { title: 'Wire stock' } },
+        {
+          path: '',
+          component: () => import('../rack/stock/StockView.vue'),
+          meta: { title: t('router-wire-stock') },
+        },
         {
           path: 'choose',
           component: () => import('../rack/choose/ChooseView.vue'),
-          meta: { title: 'Choose wire' },
+          meta: { title: t('router-choose-wire') },
         },
         {
           path: 'cutting-plan',
           component: () => import('../rack/cut/CutView.vue'),
-          meta: { title: 'Cutting plan' },
+          meta: { title: t('router-cutting-plan') },
         },
         {
           path: 'cost',
           component: () => import('../rack/cost/CostView.vue'),
-          meta: { title: 'Cost' },
+          meta: { title: t('router-cost') },
         },
       ],
     },
@@ -102,67 +117,88 @@ const router = createRouter({
       path: '/orders',
       component: () => import('../orders/OrdersFrame.vue'),
       children: [
-        { path: '', component: () => import('../orders/OrdersView.vue'), meta: { title: 'Orders' } },
+        {
+          path: '',
+          component: () => import('../orders/OrdersView.vue'),
+          meta: { title: t('router-orders') },
+        },
         {
           path: 'schedule',
           component: () => import('../orders/SittingsView.vue'),
-          meta: { title: 'Schedule' },
+          meta: { title: t('router-schedule') },
         },
         {
           path: 'stock',
           component: () => import('../orders/ShelfView.vue'),
-          meta: { title: 'Finished stock' },
+          meta: { title: t('router-finished-stock') },
         },
       ],
     },
     {
       path: '/bag/:id(\\d+)',
       component: () => import('../orders/BagView.vue'),
-      meta: { title: 'Bag' },
+      meta: { title: t('router-bag') },
     },
-    { path: '/bench', component: () => import('../bench/BenchView.vue'), meta: { title: 'Bench' } },
+    { path: '/bench', component: () => import('../bench/BenchView.vue'), meta: { title: t('router-bench') } },
     {
       path: '/bench/:id(\\d+)',
       component: () => import('../bench/LeadView.vue'),
-      meta: { title: 'Bench' },
+      meta: { title: t('router-bench') },
     },
     {
       path: '/measure',
       component: () => import('../check/CheckFrame.vue'),
       children: [
-        { path: '', component: () => import('../check/ChecksView.vue'), meta: { title: 'Measurements' } },
+        {
+          path: '',
+          component: () => import('../check/ChecksView.vue'),
+          meta: { title: t('router-measurements') },
+        },
         {
           path: 'springback',
           component: () => import('../check/LotsView.vue'),
-          meta: { title: 'Springback' },
+          meta: { title: t('router-springback') },
         },
         {
           path: 'practice',
           component: () => import('../check/PracticeView.vue'),
-          meta: { title: 'Practice' },
+          meta: { title: t('router-practice') },
         },
         {
           path: 'consistency',
           component: () => import('../check/HandView.vue'),
-          meta: { title: 'Consistency' },
+          meta: { title: t('router-consistency') },
         },
-        { path: 'jaws', component: () => import('../check/JawView.vue'), meta: { title: 'Jaw marks' } },
+        {
+          path: 'jaws',
+          component: () => import('../check/JawView.vue'),
+          meta: { title: t('router-jaw-marks') },
+        },
         {
           path: 'fix',
           component: () => import('../check/RescueView.vue'),
-          meta: { title: 'Fix a problem' },
+          meta: { title: t('router-fix-problem') },
         },
       ],
     },
     {
       path: '/measure/:id(\\d+)',
       component: () => import('../check/CheckView.vue'),
-      meta: { title: 'Measurement' },
+      meta: { title: t('router-measurement') },
     },
-    { path: '/tools', component: () => import('../tools/ToolsView.vue'), meta: { title: 'Tools' } },
-    { path: '/reference', component: () => import('../guide/GuideView.vue'), meta: { title: 'Reference' } },
+    { path: '/tools', component: () => import('../tools/ToolsView.vue'), meta: { title: t('router-tools') } },
+    {
+      path: '/reference',
+      component: () => import('../guide/GuideView.vue'),
+      meta: { title: t('router-reference') },
+    },
+    { path: '/help', component: () => import('../guide/HelpView.vue'), meta: { title: t('router-help') } },
     ...moved,
-    { path: '/:rest(.*)', component: () => import('./NotFoundView.vue'), meta: { title: 'Page not found' } },
+    {
+      path: '/:rest(.*)',
+      component: () => import('./NotFoundView.vue'),
+      meta: { title: t('router-page-not-found') },
+    },
   ],
 })
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useDebounceFn, useEventListener } from '@vueuse/core'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -59,22 +60,22 @@ const usable = computed(
     !!(answer.value.request || answer.value.pattern || answer.value.chain),
 )
 const opens = {
-  rings: 'Open the plan',
-  room: 'Open the drawing',
-  chain: 'Open the chain',
-  'which-wire': 'Choose wire',
-  cost: 'See the cost',
-  fix: 'Fix a problem',
-  match: 'Match a lost piece',
+  rings: t('ask-line-open-plan'),
+  room: t('ask-line-open-drawing'),
+  chain: t('ask-line-open-chain'),
+  'which-wire': t('ask-line-choose-wire'),
+  cost: t('ask-line-see-cost'),
+  fix: t('ask-line-fix-problem'),
+  match: t('ask-line-match-lost-piece'),
 }
 /** Views that need no piece. */
 const helps: Partial<Record<string, string>> = { fix: '/measure/fix', match: '/orders/stock' }
 
 /** Three things to ask, to be pressed. */
 const examples = [
-  '24 pairs of ear wires, 20 ga sterling',
-  'how many turns for 200 rings 5 mm inside 18 ga copper',
-  'what can I make with 2 ft of 20 ga copper',
+  t('ask-line-24-pairs-ear-wires-20'),
+  t('ask-line-how-many-turns-for-200'),
+  t('ask-line-what-can-i-make-with'),
 ]
 async function tryOut(example: string) {
   text.value = example
@@ -156,15 +157,15 @@ useEventListener('pointerdown', (event) => {
         ref="field"
         v-model="text"
         type="text"
-        aria-label="Ask: rings, findings, sizes, lengths"
+        :aria-label="t('ask-line-ask-rings-findings-sizes-lengths')"
         :placeholder="
           large
-            ? 'Type what you want to make'
+            ? t('ask-line-type-what-you-want-make')
             : route.path.startsWith('/findings')
-              ? '24 pairs hooks 20 ga sterling half-hard'
+              ? t('ask-line-24-pairs-hooks-20-ga')
               : route.path === '/chains'
-                ? '42 cm byzantine 1.2 mm red brass 5 mm rod'
-                : '120 rings 5 mm inside copper 18 soft'
+                ? t('ask-line-42-cm-byzantine-1-2')
+                : t('ask-line-120-rings-5-mm-inside')
         "
         autocomplete="off"
         spellcheck="false"
@@ -201,12 +202,14 @@ useEventListener('pointerdown', (event) => {
       </ul>
       <p v-for="fault in answer.faults" :key="fault.sentence" class="stop">{{ fault.sentence }}</p>
       <p v-if="answer.headline" class="headline">{{ answer.headline }}</p>
-      <p v-if="answer.missing.length">Please add: {{ answer.missing.join('; ') }}.</p>
+      <p v-if="answer.missing.length">
+        {{ t('ask-line-please-add', { missing: answer.missing.join('; ') }) }}
+      </p>
       <p v-if="answer.sentence.length" class="serif sentence">
         {{ answer.sentence.map((phrase) => phrase.text).join('') }}
       </p>
       <p v-if="answer.understood.length" class="quiet small">
-        Understood: {{ answer.understood.join(' · ') }}
+        {{ t('ask-line-understood', { understood: answer.understood.join(' · ') }) }}
       </p>
       <p v-for="said in answer.assumed" :key="said" class="quiet small">{{ said }}</p>
       <ul v-if="answer.makes.length" class="makes" data-test="makes">
@@ -224,7 +227,7 @@ useEventListener('pointerdown', (event) => {
           color="primary"
           data-test="ask-found"
           @click="go(one.path)"
-          >Open {{ one.label }}</v-btn
+          >{{ t('ask-line-open', { label: one.label }) }}</v-btn
         >
       </p>
       <v-btn
@@ -240,8 +243,8 @@ useEventListener('pointerdown', (event) => {
       </v-btn>
     </section>
     <p v-if="large" class="try">
-      Try:
-      <button v-for="one in examples" :key="one" type="button" class="plain" @click="tryOut(one)">
+      {{ t('ask-line-try')
+      }}<button v-for="one in examples" :key="one" type="button" class="plain" @click="tryOut(one)">
         {{ one }}
       </button>
     </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, data } from '../api/client'
@@ -74,7 +75,7 @@ async function everything() {
 async function takeBack(batch: number, sentence: string) {
   try {
     const { undo } = await data(api.POST('/api/undo/{batch}', { params: { path: { batch } } }))
-    notice.did(`Undone: ${sentence}`, undo, everything)
+    notice.did(t('today-view-undone', { sentence }), undo, everything)
   } catch (thrown) {
     notice.fail(thrown)
   }
@@ -85,16 +86,18 @@ async function takeBack(batch: number, sentence: string) {
 <template>
   <div class="page today">
     <header>
-      <h1 class="visually-hidden">Today</h1>
-      <p class="quiet for serif">Cut lists, mandrels and bench steps for wire findings</p>
+      <h1 class="visually-hidden">{{ t('today-view-today') }}</h1>
+      <p class="quiet for serif">{{ t('today-view-cut-lists-mandrels-bench-steps') }}</p>
       <AskLine large />
     </header>
     <section class="next">
       <template v-if="next && first">
-        <p class="quiet kind">{{ sitsNow ? 'Now at the bench' : 'Next at the bench' }}</p>
+        <p class="quiet kind">{{ sitsNow ? t('today-view-now-at-bench') : t('today-view-next-at-bench') }}</p>
         <p class="when serif" data-test="next-sitting">
           {{ dayOf(next.day) }}, {{ next.clock }}
-          <span class="quiet">about {{ minutesOf(next.hands_min) }} of handwork</span>
+          <span class="quiet">{{
+            t('today-view-about-handwork', { handsmin: minutesOf(next.hands_min) })
+          }}</span>
         </p>
         <ol class="works">
           <li v-for="run in next.runs" :key="run.from">
@@ -102,74 +105,85 @@ async function takeBack(batch: number, sentence: string) {
             <span
               ><router-link :to="linkOf(run.of)"
                 ><strong>{{ run.name }}</strong></router-link
-              >: {{ run.counted }}, {{ run.steps_told }}, about {{ minutesOf(run.hands_min) }}</span
+              >{{
+                t('today-view-about', {
+                  counted: run.counted,
+                  stepstold: run.steps_told,
+                  handsmin: minutesOf(run.hands_min),
+                })
+              }}</span
             >
           </li>
         </ol>
         <p class="does">
           <v-btn color="primary" variant="flat" size="large" :to="linkOf(first.of)" data-test="sit-down">
-            {{ 'batch' in first.of ? 'Go to the bench' : 'Open the order to start it' }}
+            {{ 'batch' in first.of ? t('today-view-go-bench') : t('today-view-open-order-start') }}
           </v-btn>
-          <v-btn variant="text" to="/orders/schedule">Full schedule</v-btn>
+          <v-btn variant="text" to="/orders/schedule">{{ t('today-view-full-schedule') }}</v-btn>
         </p>
       </template>
       <template v-else-if="nothing">
-        <p class="when serif">No orders, and nothing on the bench.</p>
+        <p class="when serif">{{ t('today-view-no-orders-nothing-on-bench') }}</p>
         <p class="teach">
-          Add an order, for a customer or for stock. Bags you have cover it first; the rest goes into your
-          schedule, is led step by step, and is bagged with a label that tells how to make it again.
+          {{ t('today-view-add-order-for-customer-or') }}
         </p>
-        <v-btn color="primary" variant="flat" size="large" to="/orders" data-test="first-order"
-          >Add an order</v-btn
-        >
+        <v-btn color="primary" variant="flat" size="large" to="/orders" data-test="first-order">{{
+          t('today-view-add-order')
+        }}</v-btn>
       </template>
-      <p v-else-if="planned" class="when serif">Nothing needs your hands right now.</p>
-      <p v-else class="quiet" role="status">Loading…</p>
+      <p v-else-if="planned" class="when serif">{{ t('today-view-nothing-needs-your-hands-right') }}</p>
+      <p v-else class="quiet" role="status">{{ t('today-view-loading') }}</p>
       <ul v-if="led.length" class="led">
         <li v-for="row in led.slice(0, 4)" :key="row.id">
-          On the bench: <router-link :to="`/bench/${row.id}`">{{ row.name }}</router-link>, next
-          {{ row.next }}
+          {{ t('today-view-on-bench') }}<router-link :to="`/bench/${row.id}`">{{ row.name }}</router-link
+          >{{ t('today-view-next', { next: row.next }) }}
         </li>
       </ul>
     </section>
     <aside>
       <section v-if="running.length" data-test="running">
-        <h2>On its own</h2>
+        <h2>{{ t('today-view-on-its-own') }}</h2>
         <p v-for="row in running" :key="row.id">
           <router-link :to="`/bench/${row.id}`">{{ row.name }}</router-link>, {{ row.next }}:
           <strong class="num">{{
-            row.left > 0 ? `ready in ${spanOf(row.left)}, ${clock(row.ready_at!)}` : 'ready'
+            row.left > 0
+              ? t('today-view-ready-in', { left: spanOf(row.left), readyat: clock(row.ready_at!) })
+              : 'ready'
           }}</strong>
         </p>
       </section>
       <section v-if="late.length" data-test="late">
-        <h2>Will be late</h2>
+        <h2>{{ t('today-view-will-be-late') }}</h2>
         <p v-for="(one, i) in late.slice(0, 4)" :key="i" class="stop">{{ one.sentence }}</p>
-        <p v-if="late.length > 4" class="stop">And {{ late.length - 4 }} more.</p>
-        <p><router-link to="/orders/schedule">See what would help</router-link></p>
+        <p v-if="late.length > 4" class="stop">{{ t('today-view-more', { late: late.length - 4 }) }}</p>
+        <p>
+          <router-link to="/orders/schedule">{{ t('today-view-see-what-would-help') }}</router-link>
+        </p>
       </section>
       <section v-if="ready.length" data-test="ready">
-        <h2>To hand over</h2>
+        <h2>{{ t('today-view-hand-over') }}</h2>
         <p v-for="one in ready" :key="one.id">
           <router-link to="/orders">{{ one.for_whom }}</router-link>:
           {{ one.record.lines.map((line) => line.name).join(', ') }}
         </p>
       </section>
       <section v-if="due.length" data-test="due">
-        <h2>Due</h2>
+        <h2>{{ t('today-view-due') }}</h2>
         <p v-for="one in due" :key="one.id" :class="{ stop: (one.due_in_days ?? 0) < 0 }">
           <router-link to="/orders">{{ one.for_whom }}</router-link>, {{ dueIn(one.due_in_days) }}
         </p>
       </section>
       <section v-if="short.length" data-test="short">
-        <h2>Short of wire</h2>
+        <h2>{{ t('today-view-short-wire') }}</h2>
         <p v-for="need in short" :key="need.shown">
           <strong>{{ need.shown }}:</strong> {{ need.sentence }}
         </p>
-        <p><router-link to="/wire">Go to Wire</router-link></p>
+        <p>
+          <router-link to="/wire">{{ t('today-view-go-wire') }}</router-link>
+        </p>
       </section>
       <section v-if="last" data-test="last">
-        <h2>Latest change</h2>
+        <h2>{{ t('today-view-latest-change') }}</h2>
         <p>
           {{ last.sentence }}
           <v-btn
@@ -177,7 +191,7 @@ async function takeBack(batch: number, sentence: string) {
             variant="text"
             data-test="take-last-back"
             @click="takeBack(last.batch, last.sentence)"
-            >Undo</v-btn
+            >{{ t('today-view-undo') }}</v-btn
           >
         </p>
       </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data, type BladeEntry } from '../api/client'
@@ -46,10 +47,10 @@ async function attempt(says: string, work: () => Promise<{ undo: number }>) {
 }
 
 const add = (blade: BladeEntry['record']['blade']) =>
-  attempt(`Added the ${blade} blade.`, () => data(api.POST('/api/blades', { body: { blade } })))
+  attempt(t('blade-list-added-blade', { blade }), () => data(api.POST('/api/blades', { body: { blade } })))
 
 const remove = ({ id, revision, record }: BladeEntry) =>
-  attempt(`Removed the ${record.blade} blade.`, () =>
+  attempt(t('blade-list-removed-blade', { blade: record.blade }), () =>
     data(
       api.POST('/api/blades/{id}/archive', { params: { path: { id } }, body: { revision, archived: true } }),
     ),
@@ -58,7 +59,7 @@ const remove = ({ id, revision, record }: BladeEntry) =>
 async function note({ id, revision, record }: BladeEntry, text: string) {
   noting.value = null
   if (text === (record.note ?? '')) return
-  await attempt('Changed the note.', () =>
+  await attempt(t('blade-list-changed-note'), () =>
     data(
       api.PUT('/api/blades/{id}', {
         params: { path: { id }, query: { revision } },
@@ -71,16 +72,16 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
 
 <template>
   <section>
-    <h1>Saw blades</h1>
-    <p class="quiet lead">Tick the ones you own. Two or three teeth should be in the wire.</p>
+    <h1>{{ t('blade-list-saw-blades') }}</h1>
+    <p class="quiet lead">{{ t('blade-list-tick-ones-you-own-two') }}</p>
     <table class="ledger middle" data-test="blades">
       <thead>
         <tr>
-          <th>Blade</th>
-          <th class="right">Kerf, {{ acrossUnit }}</th>
-          <th class="right">Teeth an inch</th>
-          <th class="right">Wire from, {{ acrossUnit }}</th>
-          <th>Note</th>
+          <th>{{ t('blade-list-blade') }}</th>
+          <th class="right">{{ t('blade-list-kerf', { across_unit: acrossUnit }) }}</th>
+          <th class="right">{{ t('blade-list-teeth-inch') }}</th>
+          <th class="right">{{ t('blade-list-wire-from', { across_unit: acrossUnit }) }}</th>
+          <th>{{ t('blade-list-note') }}</th>
         </tr>
       </thead>
       <tbody v-one-stop="'tr'">
@@ -106,14 +107,14 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
                 class="note"
                 :value="row.own.record.note"
                 maxlength="200"
-                :aria-label="`Note on the ${row.blade} blade`"
+                :aria-label="t('blade-list-note-on-blade', { blade: row.blade })"
                 @keydown.enter="note(row.own, ($event.target as HTMLInputElement).value)"
                 @keydown.esc="noting = null"
                 @blur="note(row.own, ($event.target as HTMLInputElement).value)"
                 @vue:mounted="({ el }: { el: HTMLInputElement }) => el.focus()"
               />
               <button v-else type="button" class="plain quiet add" @click="noting = row.own.id">
-                {{ row.own.record.note || 'add a note' }}
+                {{ row.own.record.note || t('blade-list-add-note') }}
               </button>
             </template>
           </td>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, ref } from 'vue'
 import type { Settings } from '../api/client'
 import { useNotice } from '../shared/notice'
@@ -19,17 +20,17 @@ const open = ref(false)
 const texts = ref<Record<string, string>>({})
 const has = ref({ torch: true, guide_block: false, hammer_and_block: true, mallet: true })
 const owned = [
-  { key: 'torch', says: 'I have a torch', test: 'gear-torch' },
-  { key: 'guide_block', says: 'I have a guide block for sawing heavy wire', test: 'gear-guide' },
-  { key: 'hammer_and_block', says: 'I have a steel hammer and a polished block', test: 'gear-hammer' },
-  { key: 'mallet', says: 'I have a mallet', test: 'gear-mallet' },
+  { key: 'torch', says: t('gear-list-i-have-torch'), test: 'gear-torch' },
+  { key: 'guide_block', says: t('gear-list-i-have-guide-block-for'), test: 'gear-guide' },
+  { key: 'hammer_and_block', says: t('gear-list-i-have-steel-hammer-polished'), test: 'gear-hammer' },
+  { key: 'mallet', says: t('gear-list-i-have-mallet'), test: 'gear-mallet' },
 ] as const
 const lengths = [
-  { key: 'gear.cutter_mm', label: 'Cutter: soft wire up to' },
-  { key: 'gear.cutter_hard_mm', label: 'Cutter: hard wire up to' },
-  { key: 'gear.taper.narrow_mm', label: 'Taper, narrow end' },
-  { key: 'gear.taper.wide_mm', label: 'Taper, wide end' },
-  { key: 'gear.taper.length_mm', label: 'Taper, length between the two' },
+  { key: 'gear.cutter_mm', label: t('gear-list-cutter-soft-wire-up') },
+  { key: 'gear.cutter_hard_mm', label: t('gear-list-cutter-hard-wire-up') },
+  { key: 'gear.taper.narrow_mm', label: t('gear-list-taper-narrow-end') },
+  { key: 'gear.taper.wide_mm', label: t('gear-list-taper-wide-end') },
+  { key: 'gear.taper.length_mm', label: t('gear-list-taper-length-between-two') },
 ] as const
 const { faults, take } = useForm()
 const { show, exact } = useShownLengths()
@@ -42,18 +43,25 @@ const lines = computed(() => {
   const { cutter_mm, cutter_hard_mm, barrel_g, torch, guide_block, taper } = gear.value ?? {}
   const { hammer_and_block, mallet } = gear.value ?? {}
   return [
-    ['Cutter', `wire to ${across(cutter_mm)} soft, ${across(cutter_hard_mm)} hard`],
-    ['Tumbler', `${barrel_g ?? ''} g of pieces a load`],
     [
-      'Taper',
-      taper
-        ? `${across(taper.narrow_mm)} to ${across(taper.wide_mm)} over ${across(taper.length_mm)}`
-        : 'none',
+      'Cutter',
+      t('gear-list-wire-soft-hard', { cuttermm: across(cutter_mm), cutterhardmm: across(cutter_hard_mm) }),
     ],
-    ['Torch', torch === false ? 'none' : 'yes'],
-    ['Guide block', guide_block ? 'yes' : 'none'],
-    ['Hammer and block', hammer_and_block === false ? 'none' : 'yes'],
-    ['Mallet', mallet === false ? 'none' : 'yes'],
+    [t('gear-list-tumbler'), t('gear-list-g-pieces-load', { barrelg: barrel_g ?? '' })],
+    [
+      t('gear-list-taper'),
+      taper
+        ? t('gear-list-over', {
+            narrowmm: across(taper.narrow_mm),
+            widemm: across(taper.wide_mm),
+            lengthmm: across(taper.length_mm),
+          })
+        : t('gear-list-none'),
+    ],
+    [t('gear-list-torch'), torch === false ? t('gear-list-none') : t('gear-list-yes')],
+    [t('gear-list-guide-block'), guide_block ? t('gear-list-yes') : t('gear-list-none')],
+    [t('gear-list-hammer-block'), hammer_and_block === false ? t('gear-list-none') : t('gear-list-yes')],
+    [t('gear-list-mallet'), mallet === false ? t('gear-list-none') : t('gear-list-yes')],
   ]
 })
 
@@ -121,7 +129,7 @@ async function keep() {
       taper,
     } as Gear)
     open.value = false
-    notice.say('Equipment saved.', () => put(before).catch(failed))
+    notice.say(t('gear-list-equipment-saved'), () => put(before).catch(failed))
   } catch (thrown) {
     take(thrown)
     await settings.load()
@@ -131,7 +139,7 @@ async function keep() {
 
 <template>
   <section>
-    <h1>Equipment</h1>
+    <h1>{{ t('gear-list-equipment') }}</h1>
     <table class="ledger middle" data-test="gear">
       <tbody>
         <tr v-for="[what, said] in lines" :key="what">
@@ -140,9 +148,16 @@ async function keep() {
         </tr>
       </tbody>
     </table>
-    <v-btn class="ml-n4" data-test="edit-gear" @click="edit">Change these</v-btn>
-    <PaperDialog v-model="open" title="Equipment" :width="560" does="Save" test="keep-gear" @submit="keep">
-      <p class="quiet">Empty lines use the usual value. Without a taper, cones are wound on any that fits.</p>
+    <v-btn class="ml-n4" data-test="edit-gear" @click="edit">{{ t('gear-list-change-these') }}</v-btn>
+    <PaperDialog
+      v-model="open"
+      :title="t('gear-list-equipment')"
+      :width="560"
+      :does="t('gear-list-save')"
+      test="keep-gear"
+      @submit="keep"
+    >
+      <p class="quiet">{{ t('gear-list-empty-lines-use-usual-value') }}</p>
       <div class="fields">
         <PaperField
           v-for="({ key, label }, i) in lengths"
@@ -157,7 +172,7 @@ async function keep() {
         <PaperField
           v-model="texts['gear.barrel_g']"
           name="gear.barrel_g"
-          label="Tumbler takes pieces of"
+          :label="t('gear-list-tumbler-takes-pieces')"
           figures
           data-test="gear.barrel_g"
         />

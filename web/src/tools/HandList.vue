@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, ref } from 'vue'
 import type { Settings } from '../api/client'
 import { useNotice } from '../shared/notice'
@@ -9,7 +10,7 @@ import { useDesks } from '../patterns/desks'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
 
-type Hand = NonNullable<Settings['hand']>
+type HandSpread = NonNullable<Settings['hand']>
 
 const settings = useSettings()
 const refreshDesks = useDesks()
@@ -18,13 +19,13 @@ const open = ref(false)
 const texts = ref<Record<string, string>>({})
 /** What moves a ring's inside from one to the next, in the order it comes about. */
 const sources = [
-  { key: 'rod_mm', label: 'Your measurement of the rod' },
-  { key: 'wood_mm', label: 'More, on a wooden rod' },
-  { key: 'hugging_mm', label: 'Coil not tight on the rod' },
-  { key: 'kerf_mm', label: 'Saw wandering' },
-  { key: 'closing_mm', label: 'Closing the ring' },
-  { key: 'roundness_mm', label: 'The ring not being round' },
-  { key: 'caliper_mm', label: 'The caliper' },
+  { key: 'rod_mm', label: t('hand-list-your-measurement-rod') },
+  { key: 'wood_mm', label: t('hand-list-more-on-wooden-rod') },
+  { key: 'hugging_mm', label: t('hand-list-coil-not-tight-on-rod') },
+  { key: 'kerf_mm', label: t('hand-list-saw-wandering') },
+  { key: 'closing_mm', label: t('hand-list-closing-ring') },
+  { key: 'roundness_mm', label: t('hand-list-ring-not-being-round') },
+  { key: 'caliper_mm', label: t('hand-list-caliper') },
 ] as const
 const { faults, take } = useForm()
 const { show, exact } = useShownLengths()
@@ -48,7 +49,7 @@ async function failed(thrown: unknown) {
 async function keep() {
   const asked = Object.fromEntries(sources.map(({ key }) => [`hand.${key}`, 'length'] as const))
   const before = hand.value
-  const put = async (kept: Hand | undefined) => {
+  const put = async (kept: HandSpread | undefined) => {
     await settings.keep({ hand: kept })
     await refreshDesks()
   }
@@ -56,9 +57,9 @@ async function keep() {
     faults.value = []
     const read = exact(await readFields(texts.value, asked), texts.value)
     // What is left out is the usual.
-    await put(Object.fromEntries(sources.map(({ key }) => [key, read[`hand.${key}`]])) as Hand)
+    await put(Object.fromEntries(sources.map(({ key }) => [key, read[`hand.${key}`]])) as HandSpread)
     open.value = false
-    notice.say('Consistency saved.', () => put(before).catch(failed))
+    notice.say(t('hand-list-consistency-saved'), () => put(before).catch(failed))
   } catch (thrown) {
     take(thrown)
     await settings.load()
@@ -68,14 +69,14 @@ async function keep() {
 
 <template>
   <section>
-    <h1>Consistency</h1>
+    <h1>{{ t('hand-list-consistency') }}</h1>
     <p class="quiet lead">
-      How much each of these changes a ring, usually. Together with the wire they make the ± in your hand.
+      {{ t('hand-list-how-much-each-these-changes') }}
     </p>
     <table class="ledger middle" data-test="hand">
       <thead>
         <tr>
-          <th>Source</th>
+          <th>{{ t('hand-list-source') }}</th>
           <th class="right">±, {{ acrossUnit }}</th>
         </tr>
       </thead>
@@ -86,9 +87,16 @@ async function keep() {
         </tr>
       </tbody>
     </table>
-    <v-btn class="ml-n4" data-test="edit-hand" @click="edit">Change these</v-btn>
-    <PaperDialog v-model="open" title="Consistency" :width="520" does="Save" test="keep-hand" @submit="keep">
-      <p class="quiet">Empty lines use the usual value of a careful maker.</p>
+    <v-btn class="ml-n4" data-test="edit-hand" @click="edit">{{ t('hand-list-change-these') }}</v-btn>
+    <PaperDialog
+      v-model="open"
+      :title="t('hand-list-consistency')"
+      :width="520"
+      :does="t('hand-list-save')"
+      test="keep-hand"
+      @submit="keep"
+    >
+      <p class="quiet">{{ t('hand-list-empty-lines-use-usual-value') }}</p>
       <div class="sources">
         <PaperField
           v-for="({ key, label }, i) in sources"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { api, data, type Settings } from '../api/client'
 import { useNotice } from '../shared/notice'
@@ -28,7 +29,7 @@ async function choose(field: string, question: string, word: string) {
   try {
     const value = word === 'true' ? true : word === 'false' ? false : word
     await put({ ...before, [field]: value } as Methods)
-    notice.say(`Noted: ${question}`, () => put(before).catch(notice.fail))
+    notice.say(t('method-list-noted', { question }), () => put(before).catch(notice.fail))
   } catch (thrown) {
     notice.fail(thrown)
     await settings.load()
@@ -38,9 +39,9 @@ async function choose(field: string, question: string, word: string) {
 
 <template>
   <section data-test="methods">
-    <h1>Preferred methods</h1>
+    <h1>{{ t('method-list-preferred-methods') }}</h1>
     <p class="quiet lead">
-      Where makers differ. Every plan uses these; you can change them for one plan on its page.
+      {{ t('method-list-where-makers-differ-every-plan') }}
     </p>
     <fieldset v-for="one in questions ?? []" :key="one.field" class="question">
       <legend>{{ one.question }}</legend>

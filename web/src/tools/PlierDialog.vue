@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, ref, watch } from 'vue'
 import { api, data, type Plier, type PlierEntry } from '../api/client'
 import { readFields, useRecord, useShownLengths } from '../shared/form'
@@ -12,7 +13,7 @@ const measured = ref(false)
 const texts = ref<Record<string, string>>({})
 const { show, exact } = useShownLengths()
 const { faults, open, keep } = useRecord(entry, {
-  noun: 'the pliers',
+  noun: t('plier-dialog-pliers'),
   read,
   add: (body) => data(api.POST('/api/pliers', { body })),
   change: ({ id, revision }, body) =>
@@ -21,27 +22,33 @@ const { faults, open, keep } = useRecord(entry, {
 })
 
 const kinds = [
-  { value: 'round-nose', title: 'Round-nose' },
-  { value: 'stepped', title: 'Stepped' },
-  { value: 'loop-jaws', title: 'Two round jaws' },
+  { value: 'round-nose', title: t('plier-dialog-round-nose') },
+  { value: 'stepped', title: t('plier-dialog-stepped') },
+  { value: 'loop-jaws', title: t('plier-dialog-two-round-jaws') },
 ] as const
 
 /** The lengths to fill in, by the kind of jaws; each where it goes in the record. */
 const fields = computed(() => {
   if (jaws.value !== 'round-nose')
-    return [{ key: 'reach_mm', label: 'Reach of the jaws', hint: '25 mm if left out' }]
-  const length = { key: 'length_mm', label: 'Jaw length', hint: '25 mm if left out' }
+    return [
+      { key: 'reach_mm', label: t('plier-dialog-reach-jaws'), hint: t('plier-dialog-25-mm-if-left-out') },
+    ]
+  const length = {
+    key: 'length_mm',
+    label: t('plier-dialog-jaw-length'),
+    hint: t('plier-dialog-25-mm-if-left-out'),
+  }
   if (!measured.value)
     return [
-      { key: 'tip_mm', label: 'Diameter at the tip', hint: '1.2 mm' },
-      { key: 'base_mm', label: 'Diameter at the base', hint: '5.5 mm' },
+      { key: 'tip_mm', label: t('plier-dialog-diameter-at-tip'), hint: '1.2 mm' },
+      { key: 'base_mm', label: t('plier-dialog-diameter-at-base'), hint: '5.5 mm' },
       length,
     ]
   return [
-    { key: 'measured[0].at_mm', label: 'First place, from the tip', hint: '4 mm' },
-    { key: 'measured[0].diameter_mm', label: 'Diameter there', hint: '3.1 mm' },
-    { key: 'measured[1].at_mm', label: 'Second place, from the tip', hint: '22 mm' },
-    { key: 'measured[1].diameter_mm', label: 'Diameter there', hint: '7.6 mm' },
+    { key: 'measured[0].at_mm', label: t('plier-dialog-first-place-from-tip'), hint: '4 mm' },
+    { key: 'measured[0].diameter_mm', label: t('plier-dialog-diameter-there'), hint: '3.1 mm' },
+    { key: 'measured[1].at_mm', label: t('plier-dialog-second-place-from-tip'), hint: '22 mm' },
+    { key: 'measured[1].diameter_mm', label: t('plier-dialog-diameter-there'), hint: '7.6 mm' },
     length,
   ]
 })
@@ -101,15 +108,15 @@ async function read(): Promise<Plier> {
 <template>
   <PaperDialog
     v-model="open"
-    :title="entry === 'new' ? 'Add pliers' : 'Change the pliers'"
+    :title="entry === 'new' ? t('plier-dialog-add-pliers') : t('plier-dialog-change-pliers')"
     name="A pair of pliers"
     :width="460"
-    does="Save"
+    :does="t('plier-dialog-save')"
     test="keep-plier"
     @submit="keep"
   >
     <fieldset>
-      <legend class="visually-hidden">Jaws</legend>
+      <legend class="visually-hidden">{{ t('plier-dialog-jaws') }}</legend>
       <label v-for="choice in kinds" :key="choice.value" class="option">
         <input v-model="jaws" type="radio" name="jaws" :value="choice.value" /> {{ choice.title }}
       </label>
@@ -117,15 +124,16 @@ async function read(): Promise<Plier> {
     <PaperField
       v-model="texts.name"
       name="name"
-      label="Name"
-      placeholder="slim round-nose"
+      :label="t('plier-dialog-name')"
+      :placeholder="t('plier-dialog-slim-round-nose')"
       maxlength="60"
       autofocus
       data-test="plier-name"
     />
     <label v-if="jaws === 'round-nose'" class="option mt-2">
-      <input v-model="measured" type="checkbox" data-test="by-places" /> from two places measured with a
-      caliper
+      <input v-model="measured" type="checkbox" data-test="by-places" />{{
+        t('plier-dialog-from-two-places-measured-with')
+      }}
     </label>
     <PaperField
       v-for="field in fields"
@@ -140,8 +148,10 @@ async function read(): Promise<Plier> {
       v-if="jaws !== 'round-nose'"
       v-model="texts.diameters_mm"
       name="diameters_mm"
-      :label="jaws === 'stepped' ? 'Diameters of the steps, from the tip' : 'Diameters of the two jaws'"
-      :hint="jaws === 'stepped' ? '2, 3, 5 mm; with commas between' : '1.5, 2.3'"
+      :label="
+        jaws === 'stepped' ? t('plier-dialog-diameters-steps-from-tip') : t('plier-dialog-diameters-two-jaws')
+      "
+      :hint="jaws === 'stepped' ? t('plier-dialog-2-3-5-mm-with') : '1.5, 2.3'"
       data-test="diameters"
     />
   </PaperDialog>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, data, type Plier, type PlierEntry } from '../api/client'
@@ -29,7 +30,7 @@ async function remove({ id, revision, name }: PlierEntry) {
     const body = { revision, archived: true }
     const written = await data(api.POST('/api/pliers/{id}/archive', { params: { path: { id } }, body }))
     await refresh()
-    notice.did(`Removed the ${name}.`, written.undo, refresh)
+    notice.did(t('plier-list-removed', { name }), written.undo, refresh)
   } catch (thrown) {
     notice.fail(thrown)
     await refresh()
@@ -42,34 +43,50 @@ function jawsOf({ tip_mm, base_mm, length_mm, measured, diameters_mm }: Plier): 
   const unit = acrossUnit.value
   if (diameters_mm?.length) return `Ø ${diameters_mm.map(n).join(', ')} ${unit}`
   const [first, second] = measured ?? []
-  const long = length_mm ? `, ${n(length_mm)} ${unit} long` : ''
+  const long = length_mm ? t('plier-list-long', { lengthmm: n(length_mm), unit }) : ''
   if (first && second)
-    return `Ø ${n(first.diameter_mm)} at ${n(first.at_mm)} ${unit}, ${n(second.diameter_mm)} at ${n(second.at_mm)} ${unit}${long}`
-  return `Ø ${n(tip_mm)} to ${n(base_mm)} ${unit}${long}`
+    return t('plier-list-at-at', {
+      diametermm: n(first.diameter_mm),
+      atmm: n(first.at_mm),
+      unit,
+      diametermm2: n(second.diameter_mm),
+      atmm2: n(second.at_mm),
+      long,
+    })
+  return t('plier-list-to', { tipmm: n(tip_mm), basemm: n(base_mm), unit, long })
 }
 </script>
 
 <template>
   <section class="pliers">
-    <h1>Pliers</h1>
-    <p class="quiet lead">What you roll loops on. Findings say where on the jaw to hold the wire.</p>
-    <v-btn variant="flat" color="primary" data-test="add-plier" @click="editing = 'new'">Add pliers</v-btn>
+    <h1>{{ t('plier-list-pliers') }}</h1>
+    <p class="quiet lead">{{ t('plier-list-what-you-roll-loops-on') }}</p>
+    <v-btn variant="flat" color="primary" data-test="add-plier" @click="editing = 'new'">{{
+      t('plier-list-add-pliers')
+    }}</v-btn>
     <p v-if="own && !own.entries.length" data-test="no-pliers">
-      None yet. Measure your round-nose pliers at two places on the jaw and add them.
+      {{ t('plier-list-none-yet-measure-your-round') }}
     </p>
     <table v-else-if="own" class="ledger middle" data-test="pliers">
       <thead>
         <tr>
-          <th>Pliers</th>
-          <th>Jaws</th>
-          <th><span class="visually-hidden">Edit or remove</span></th>
+          <th>{{ t('plier-list-pliers') }}</th>
+          <th>{{ t('plier-list-jaws') }}</th>
+          <th>
+            <span class="visually-hidden">{{ t('plier-list-edit-or-remove') }}</span>
+          </th>
         </tr>
       </thead>
       <tbody v-one-stop="'tr'">
         <tr v-for="plier in own.entries" :key="plier.id">
           <td>{{ plier.name }}</td>
           <td>{{ jawsOf(plier.record) }}</td>
-          <RowActs :of="plier.name" noun="plier" @edit="editing = plier" @remove="remove(plier)" />
+          <RowActs
+            :of="plier.name"
+            :noun="t('plier-list-plier')"
+            @edit="editing = plier"
+            @remove="remove(plier)"
+          />
         </tr>
       </tbody>
     </table>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { computed, ref, watch } from 'vue'
 import { api, data, type Mandrel, type RodEntry } from '../api/client'
 import { readFields, useRecord, useShownLengths } from '../shared/form'
@@ -11,7 +12,7 @@ const shape = ref<NonNullable<Mandrel['shape']>>('round')
 const texts = ref<Record<string, string>>({})
 const { show, exact } = useShownLengths()
 const { faults, open, keep } = useRecord(entry, {
-  noun: 'the rod',
+  noun: t('rod-dialog-rod'),
   read,
   add: (body) => data(api.POST('/api/rods', { body })),
   change: ({ id, revision, record }, body) =>
@@ -25,11 +26,11 @@ const { faults, open, keep } = useRecord(entry, {
 })
 
 const shapes = [
-  { value: 'round', title: 'Round' },
-  { value: 'oval', title: 'Oval' },
-  { value: 'square', title: 'Square' },
-  { value: 'hexagon', title: 'Hexagon' },
-  { value: 'octagon', title: 'Octagon' },
+  { value: 'round', title: t('rod-dialog-round') },
+  { value: 'oval', title: t('rod-dialog-oval') },
+  { value: 'square', title: t('rod-dialog-square') },
+  { value: 'hexagon', title: t('rod-dialog-hexagon') },
+  { value: 'octagon', title: t('rod-dialog-octagon') },
 ] as const
 
 /** The lengths to fill in, by outline. Typed any way a length is written. */
@@ -37,21 +38,27 @@ const fields = computed(() =>
   [
     {
       key: 'diameter_mm',
-      label: { round: 'Diameter', oval: 'Long axis' }[shape.value as 'round' | 'oval'] ?? 'Across the flats',
+      label:
+        { round: 'Diameter', oval: t('rod-dialog-long-axis') }[shape.value as 'round' | 'oval'] ??
+        t('rod-dialog-across-flats'),
       hint: '5, 5 mm, 3/16"',
     },
     shape.value === 'oval' && {
       key: 'short_mm',
-      label: 'Short axis',
-      hint: 'two thirds of the long one if left out',
+      label: t('rod-dialog-short-axis'),
+      hint: t('rod-dialog-two-thirds-long-one-if'),
     },
     ['square', 'hexagon', 'octagon'].includes(shape.value) && {
       key: 'corner_mm',
-      label: 'Rounding of its corners',
-      hint: '0.3 mm if left out',
+      label: t('rod-dialog-rounding-its-corners'),
+      hint: t('rod-dialog-0-3-mm-if-left'),
     },
-    { key: 'length_mm', label: 'Length', hint: 'left out: as long as any coil needs' },
-    { key: 'usable_mm', label: 'Length that can be wound', hint: 'left out: its length less a 25 mm grip' },
+    { key: 'length_mm', label: t('rod-dialog-length'), hint: 'left out: as long as any coil needs' },
+    {
+      key: 'usable_mm',
+      label: t('rod-dialog-length-that-can-be-wound'),
+      hint: 'left out: its length less a 25 mm grip',
+    },
   ].filter((field) => field !== false),
 )
 
@@ -83,15 +90,15 @@ async function read(): Promise<Mandrel> {
 <template>
   <PaperDialog
     v-model="open"
-    :title="entry === 'new' ? 'Add a rod' : 'Change the rod'"
+    :title="entry === 'new' ? t('rod-dialog-add-rod') : t('rod-dialog-change-rod')"
     name="A rod"
     :width="440"
-    does="Save"
+    :does="t('rod-dialog-save')"
     test="keep-rod"
     @submit="keep"
   >
     <fieldset>
-      <legend class="visually-hidden">Shape</legend>
+      <legend class="visually-hidden">{{ t('rod-dialog-shape') }}</legend>
       <label v-for="choice in shapes" :key="choice.value" class="option">
         <input v-model="shape" type="radio" name="shape" :value="choice.value" /> {{ choice.title }}
       </label>
@@ -99,8 +106,8 @@ async function read(): Promise<Mandrel> {
     <PaperField
       v-model="texts.name"
       name="name"
-      label="Name"
-      placeholder="drill shank, dowel, hex key"
+      :label="t('rod-dialog-name')"
+      :placeholder="t('rod-dialog-drill-shank-dowel-hex-key')"
       maxlength="60"
       autofocus
       data-test="rod-name"

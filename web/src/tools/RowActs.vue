@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 /** What can be done with a tool in a list: changed, or taken out of the drawer. */
 defineProps<{
   /** What it is called. */
@@ -11,11 +12,20 @@ const emit = defineEmits<{ edit: []; remove: [] }>()
 
 <template>
   <td class="right acts">
-    <v-btn size="small" :aria-label="`Edit ${of}`" :data-test="`edit-${noun}`" @click="emit('edit')"
-      >Edit</v-btn
+    <v-btn
+      size="small"
+      :aria-label="t('row-acts-edit-it', { of })"
+      :data-test="`edit-${noun}`"
+      @click="emit('edit')"
+      >{{ t('row-acts-edit') }}</v-btn
     >
-    <v-btn size="small" :aria-label="`Remove ${of}`" :data-test="`remove-${noun}`" @click="emit('remove')">
-      Remove
+    <v-btn
+      size="small"
+      :aria-label="t('row-acts-remove-it', { of })"
+      :data-test="`remove-${noun}`"
+      @click="emit('remove')"
+    >
+      {{ t('row-acts-remove') }}
     </v-btn>
   </td>
 </template>

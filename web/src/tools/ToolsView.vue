@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
@@ -55,7 +56,7 @@ async function remove({ id, revision, record }: RodEntry) {
     const body = { revision, archived: true }
     const written = await data(api.POST('/api/rods/{id}/archive', { params: { path: { id } }, body }))
     await refresh()
-    notice.did(`Removed the ${nameOf(record)}.`, written.undo, refresh)
+    notice.did(t('tools-view-removed', { record: nameOf(record) }), written.undo, refresh)
   } catch (thrown) {
     notice.fail(thrown)
     await refresh()
@@ -66,8 +67,9 @@ async function takeOver(set: StartSet, shown: string) {
   try {
     const taken = await data(api.POST('/api/start-sets/{set}', { params: { path: { set } } }))
     await refresh()
-    if (taken.undo) notice.did(`Added ${taken.added_n} rods: ${shown}.`, taken.undo, refresh)
-    else notice.say('You own all of these already.')
+    if (taken.undo)
+      notice.did(t('tools-view-added-rods', { addedn: taken.added_n, shown }), taken.undo, refresh)
+    else notice.say(t('tools-view-you-own-all-these-already'))
   } catch (thrown) {
     notice.fail(thrown)
   }
@@ -86,13 +88,15 @@ const otherOf = ({ diameter_mm }: Mandrel) =>
 <template>
   <div class="page tools">
     <section>
-      <h1>Rods</h1>
+      <h1>{{ t('tools-view-rods') }}</h1>
       <p class="quiet lead">
-        What you wind on. Plans choose from these and rank them by the ring each really gives.
+        {{ t('tools-view-what-you-wind-on-plans') }}
       </p>
       <div class="bar">
-        <v-btn variant="flat" color="primary" data-test="add-rod" @click="editing = 'new'">Add a rod</v-btn>
-        <PaperMenu says="Add a standard set" test="start-sets">
+        <v-btn variant="flat" color="primary" data-test="add-rod" @click="editing = 'new'">{{
+          t('tools-view-add-rod')
+        }}</v-btn>
+        <PaperMenu :says="t('tools-view-add-standard-set')" test="start-sets">
           <button
             v-for="{ set, shown, rods_n } in sets ?? []"
             :key="set"
@@ -101,33 +105,37 @@ const otherOf = ({ diameter_mm }: Mandrel) =>
             :data-set="set"
             @click="takeOver(set, shown)"
           >
-            {{ shown }} <span class="quiet">{{ rods_n }} rods</span>
+            {{ shown }} <span class="quiet">{{ t('tools-view-rods-2', { rodsn: rods_n }) }}</span>
           </button>
         </PaperMenu>
         <PaperField
           v-model="find"
           class="find"
           type="search"
-          label="Find a rod"
+          :label="t('tools-view-find-rod')"
           data-test="find-rod"
           clearable
         />
       </div>
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-      <p v-else-if="!rods" class="quiet" role="status">Loading rods…</p>
+      <p v-else-if="!rods" class="quiet" role="status">{{ t('tools-view-loading-rods') }}</p>
       <p v-else-if="!sorted.length" class="empty" data-test="no-rods">
-        <template v-if="find">No rod has “{{ find }}” in its name.</template>
-        <template v-else>No rods yet. Add a standard set, or enter your own.</template>
+        <template v-if="find">{{ t('tools-view-no-rod-has-in-its', { find }) }}</template>
+        <template v-else>{{ t('tools-view-no-rods-yet-add-standard') }}</template>
       </p>
       <table v-else class="ledger middle" data-test="rods">
         <thead>
           <tr>
-            <th><span class="visually-hidden">Shape</span></th>
-            <th>Rod</th>
-            <th class="right">Size, {{ acrossUnit }}</th>
+            <th>
+              <span class="visually-hidden">{{ t('tools-view-shape') }}</span>
+            </th>
+            <th>{{ t('tools-view-rod') }}</th>
+            <th class="right">{{ t('tools-view-size', { across_unit: acrossUnit }) }}</th>
             <th class="right wide">{{ other }}</th>
-            <th class="right wide">Length, {{ acrossUnit }}</th>
-            <th><span class="visually-hidden">Edit or remove</span></th>
+            <th class="right wide">{{ t('tools-view-length', { across_unit: acrossUnit }) }}</th>
+            <th>
+              <span class="visually-hidden">{{ t('tools-view-edit-or-remove') }}</span>
+            </th>
           </tr>
         </thead>
         <tbody v-one-stop="'tr'">
@@ -139,7 +147,12 @@ const otherOf = ({ diameter_mm }: Mandrel) =>
             <td class="right quiet wide">
               {{ rod.record.length_mm ? Number(acrossNumber(rod.record.length_mm, 1)) : '' }}
             </td>
-            <RowActs :of="rod.name" noun="rod" @edit="editing = rod" @remove="remove(rod)" />
+            <RowActs
+              :of="rod.name"
+              :noun="t('tools-view-rod-2')"
+              @edit="editing = rod"
+              @remove="remove(rod)"
+            />
           </tr>
         </tbody>
       </table>

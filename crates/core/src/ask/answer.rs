@@ -22,27 +22,28 @@ use crate::words::length::{self, Habits, LengthUnit, shown};
 use crate::words::scale::{of_wire, sold_by, sold_by_word};
 use crate::words::sentence::Phrase;
 use crate::words::words;
+use lorimant_text::{Text, fixed, text};
 
 /// What is missing where no metal is named.
-pub(super) const MISSING_METAL: &str = "the metal";
+pub(super) const MISSING_METAL: Text = Text::named("ask-answer-metal");
 
 words! {
     /// Where what was asked is worked on.
     pub enum View ("view") {
         /// The planning of rings.
-        Rings = "rings", "rings";
+        Rings = "rings";
         /// The drawing room.
-        Room = "room", "findings plan";
+        Room = "room";
         /// The planning of chains.
-        Chain = "chain", "chain";
+        Chain = "chain";
         /// Choosing a wire.
-        WhichWire = "which-wire", "Choose wire";
+        WhichWire = "which-wire";
         /// What it costs.
-        Cost = "cost", "Cost";
+        Cost = "cost";
         /// Finding out what went wrong.
-        Fix = "fix", "Fix a problem";
+        Fix = "fix";
         /// Making a single piece again.
-        Match = "match", "Match a lost piece";
+        Match = "match";
     }
 }
 
@@ -100,7 +101,7 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
     let mut reply = Answer::default();
     let length = text.chars().count();
     if length > LONGEST {
-        let said = format!("The line is {length} characters long; at most {LONGEST} are read.");
+        let said = text!("ask-answer-line-characters-long-at-most", length, LONGEST);
         #[expect(clippy::cast_precision_loss, reason = "400")]
         reply.faults.push(Fault::new("text", said).limit(LONGEST as f64));
         return reply;
@@ -129,7 +130,7 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
     said.tools = tools;
     said.lot = lot_n.map(|lot_n| workshop.lot(lot_n));
     if let Some(lot) = said.lot {
-        reply.assumed.push(format!("Lot {}: {}.", lot.lot_n, lot.told()));
+        reply.assumed.push(text!("ask-answer-lot", lot_n = lot.lot_n, lot = lot.told()));
     }
     said.point_at_unused(&line, &mut reply);
     if !reply.faults.is_empty() || held_back(&reply.unclear) {
@@ -137,16 +138,16 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
     }
     let pieces = said.pattern.is_some() || said.ring_like();
     if said.tools != Tools::default() && said.pattern.is_none() {
-        reply.missing.push("what to make from it: name a finding, for example ear wires".to_owned());
+        reply.missing.push(text!("ask-answer-what-make-from-name-finding").to_owned());
         return reply;
     }
     if said.fineness_or_count(&line, &mut reply) {
         return reply;
     }
     if pieces && said.asks(Question::HowMany) && said.supply().is_none() {
-        reply.missing.push("how much wire there is, for example 2 m or 50 g".to_owned());
+        reply.missing.push(text!("ask-answer-how-much-wire-there-for").to_owned());
     } else if !pieces && said.asks(Question::Cost) {
-        reply.missing.push("what to make: rings or a finding. The price of wire is under Stock".to_owned());
+        reply.missing.push(text!("ask-answer-what-make-rings-or-finding").to_owned());
     } else if said.asks(Question::WhatCanIMake) {
         said.answer_makes(workshop, kept, &mut reply);
     } else if let Some(kind) = said.pattern.as_ref().map(|kind| kind.value) {
@@ -206,23 +207,21 @@ impl Parsed {
     fn point_at_unused(&self, line: &Line, reply: &mut Answer) {
         let rings = self.ring_like() || self.asks(Question::WhatCanIMake) && self.pattern.is_none();
         let what = match &self.pattern {
-            Some(kind) => kind.value.0.plural.to_owned(),
-            None if rings => "jump rings".to_owned(),
-            None => "a wire on its own".to_owned(),
+            Some(kind) => kind.value.0.plural.to_string(),
+            None if rings => text!("ask-answer-jump-rings").to_owned(),
+            None => text!("ask-answer-wire-on-its-own").to_owned(),
         };
         let mut point = |unused: Option<Unclear>| reply.unclear.extend(unused);
         fn at<T>(given: Option<&ParsedAt<T>>, line: &Line, what: &str) -> Option<Unclear> {
-            given.map(|given| {
-                given.pointed(line, format!("This has nothing to do with {what}: leave it out."))
-            })
+            given.map(|given| given.pointed(line, text!("ask-answer-this-has-nothing-do-with", what)))
         }
         if self.asks(Question::WhichWire) || self.asks(Question::Cost) {
-            point(at(self.supply_mm.as_ref(), line, "what you want to know"));
-            point(at(self.supply_g.as_ref(), line, "what you want to know"));
+            point(at(self.supply_mm.as_ref(), line, text!("ask-answer-what-you-want-know")));
+            point(at(self.supply_g.as_ref(), line, text!("ask-answer-what-you-want-know")));
         }
         if self.tools != Tools::default() {
-            point(at(self.supply_mm.as_ref(), line, "a piece cut to a length"));
-            point(at(self.supply_g.as_ref(), line, "a piece cut to a length"));
+            point(at(self.supply_mm.as_ref(), line, text!("ask-answer-piece-cut-length")));
+            point(at(self.supply_g.as_ref(), line, text!("ask-answer-piece-cut-length")));
         }
         if rings {
             return;
@@ -235,7 +234,7 @@ impl Parsed {
             let counted = self.count.as_ref();
             point(counted.map(|count| {
                 let words = line.typed(count.from, count.to);
-                count.pointed(line, format!("“{}” of what? Name rings or a finding.", words.trim()))
+                count.pointed(line, text!("ask-answer-what-name-rings-or-finding", words = words.trim()))
             }));
         }
         point(at(self.blade.as_ref(), line, &what));
@@ -253,7 +252,7 @@ impl Parsed {
             return false;
         }
         let n = count.value.0;
-        let why = format!("{n} pieces, or metal of fineness {n}? Name the metal, for example sterling.");
+        let why = text!("ask-answer-pieces-or-metal-fineness-name", n);
         reply.unclear.push(count.pointed(line, why));
         true
     }
@@ -267,20 +266,17 @@ impl Parsed {
         let size_mm = self.size_mm.as_ref()?.value;
         let temper = self.temper.as_ref().map_or(Temper::Soft, |given| given.value);
         let metal = Metal::Copper;
-        reply.assumed.push(format!(
-            "No metal given: using {} copper. Others spring back and weigh differently.",
-            temper.shown()
-        ));
+        reply.assumed.push(text!("ask-answer-no-metal-given-using-copper", temper = temper.shown()));
         Some(Wire { metal, size_mm, section: self.section(), temper, surface: self.surface(), lot: self.lot })
     }
 
     /// The wire the line names; what is missing of it is asked for.
     pub(super) fn wire(&self, reply: &mut Answer) -> Option<Wire> {
         if self.metal.is_none() {
-            reply.missing.push(format!("{MISSING_METAL}, for example copper or sterling"));
+            reply.missing.push(text!("ask-answer-for-example-copper-or-sterling", MISSING_METAL));
         }
         if self.size_mm.is_none() {
-            reply.missing.push("the size of the wire, for example 18 awg or 1 mm wire".to_owned());
+            reply.missing.push(text!("ask-answer-size-wire-for-example-18").to_owned());
         }
         let (metal, size_mm) = (self.metal.as_ref()?.value, self.size_mm.as_ref()?.value);
         Some(Wire {
@@ -303,7 +299,7 @@ impl Parsed {
 
     pub(super) fn temper_or_soft(&self, reply: &mut Answer) -> Temper {
         if self.temper.is_none() {
-            reply.assumed.push("No temper given. Wire sold without one is nearly always soft.".to_owned());
+            reply.assumed.push(text!("ask-answer-no-temper-given-wire-sold").to_owned());
         }
         self.temper.as_ref().map_or(Temper::Soft, |given| given.value)
     }
@@ -322,32 +318,42 @@ impl Parsed {
                 (Some(length), Some(mass)) => {
                     let weighs = wire.mass_g(length);
                     let text = of_wire(length, unit);
-                    format!("{text} of {name} weighs {weighs:.1} g, not {} g.", shown(mass, 2))
+                    text!(
+                        "ask-answer-weighs-g-not-g",
+                        text,
+                        name,
+                        weighs = fixed(weighs, 1),
+                        mass = shown(mass, 2)
+                    )
                 }
                 (Some(length), None) => {
                     let text = of_wire(length, unit);
-                    format!("{text} of {name} weighs {:.1} g.", wire.mass_g(length))
+                    text!("ask-answer-weighs-g", text, name, wire = fixed(wire.mass_g(length), 1))
                 }
                 (None, Some(mass)) => {
                     let length = wire.length_of_mm(mass);
-                    format!("{} g of {name} is {} long.", shown(mass, 2), of_wire(length, unit))
+                    text!("ask-answer-g-long", mass = shown(mass, 2), name, length = of_wire(length, unit))
                 }
                 (None, None) => {
                     let (_, one_mm) = sold_by(unit);
                     let weighs = wire.mass_g(one_mm);
                     let long = sold_by_word(unit);
-                    format!("{name}: {}. One {long} weighs {weighs:.2} g.", length::written(wire.size_mm))
+                    text!(
+                        "ask-answer-one-weighs-g",
+                        name,
+                        size_mm = length::written(wire.size_mm),
+                        long,
+                        weighs = fixed(weighs, 2)
+                    )
                 }
             };
         } else if self.supply_g.is_some() || supply.is_some() && self.readings.is_empty() {
-            reply
-                .missing
-                .push(format!("{MISSING_METAL} and the size of the wire, for example copper 18 awg"));
+            reply.missing.push(text!("ask-answer-size-wire-for-example-copper", MISSING_METAL));
         } else if let Some(reading) = self.readings.first() {
             reply.headline = format!("{}.", reading.text);
             reply.assumed.extend(reading.note.clone());
         } else if reply.unclear.is_empty() {
-            let what = "what you need, for example 120 rings 5 mm inside copper 18 soft";
+            let what = text!("ask-answer-what-you-need-for-example");
             reply.missing.push(what.to_owned());
         }
     }

@@ -13,6 +13,7 @@ use crate::piece::Piece;
 use crate::ring::RingRequest;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{self, shown};
+use lorimant_text::{fixed, text};
 
 /// A chain is not shorter than this, mm: what is, is the size of a ring or a wire.
 const SHORTEST_MM: f64 = 30.0;
@@ -189,10 +190,10 @@ pub(super) fn answer_chain(text: &str, workshop: &Workshop, kept: &dyn Fn() -> V
         None => None,
     };
     if ring.rings_n != USUAL_RINGS {
-        reply.assumed.push(format!("The length decides how many rings: the {} are not used.", ring.rings_n));
+        reply.assumed.push(text!("ask-chain-length-decides-how-many-rings", rings_n = ring.rings_n));
     }
     if length_mm.is_none() {
-        reply.assumed.push("No length given: using 20 cm.".to_owned());
+        reply.assumed.push(text!("ask-chain-no-length-given-using-20").to_owned());
     }
     let usual = ChainRequest::new(known.word, ring, length_mm.unwrap_or(200.0));
     #[expect(
@@ -222,12 +223,12 @@ const USUAL_RINGS: u32 = 100;
 fn of_weave(known: &Known, asks_ratio: bool, reply: Answer) -> Answer {
     let smallest =
         crate::chain::ladder::Ladder::of_known(known.word).map_or(0.0, |ladder| ladder.smallest_ratio());
-    let headline = format!(
-        "{}: rings about {} to {} times their wire inside. Less than {:.2} times is not possible.",
-        crate::words::capital(&known.weave.name),
-        shown(known.usual[0], 1),
-        shown(known.usual[1], 1),
-        smallest
+    let headline = text!(
+        "ask-chain-rings-about-times-their-wire",
+        name = crate::words::capital(&known.weave.name),
+        usual = shown(known.usual[0], 1),
+        usual2 = shown(known.usual[1], 1),
+        smallest = fixed(smallest, 2)
     );
     let missing = if asks_ratio {
         vec![]
@@ -244,15 +245,15 @@ fn planned(chain: ChainRequest, workshop: &Workshop, reply: Answer) -> Answer {
     let mut reply = Answer { sentence: write(&chain, size, unit), faults: sheet.faults, ..reply };
     if let Some(result) = sheet.result {
         let plan = result.plan;
-        reply.headline = format!(
-            "{} rings, {} of them pre-closed, for {} of {}; ratio {:.2}, {}{}.",
-            plan.rings_n,
-            plan.shut_before_n,
-            length_told(plan.finished_length_mm, unit),
-            chain.design().map_or_else(|_| chain.weave.clone(), |design| design.name.clone()),
-            plan.aspect_ratio,
-            plan.suits.shown(),
-            if plan.suits == Suits::Stiff { " and hard to close" } else { "" }
+        reply.headline = text!(
+            "ask-chain-rings-them-pre-closed-for",
+            rings_n = plan.rings_n,
+            shut_before_n = plan.shut_before_n,
+            finished_length_mm = length_told(plan.finished_length_mm, unit),
+            chain = chain.design().map_or_else(|_| chain.weave.clone(), |design| design.name.clone()),
+            aspect_ratio = fixed(plan.aspect_ratio, 2),
+            suits = plan.suits.shown(),
+            value = if plan.suits == Suits::Stiff { text!("ask-chain-hard-close") } else { "" }
         );
         reply.figures = result.figures.into_iter().take(4).collect();
     }
@@ -318,11 +319,10 @@ fn rings_of(
 ) -> Result<(RingRequest, Vec<String>), Unclear> {
     let words = left.split_whitespace().collect::<Vec<_>>().join(" ");
     let words = words.replace(" ,", ",").trim_matches([',', ';', '.', ' ']).to_owned();
-    let rings = if words.contains("ring") { words.clone() } else { format!("rings {words}") };
+    let rings = if words.contains("ring") { words.clone() } else { text!("ask-chain-rings", words) };
     let why = match piece(&rings, workshop, kept) {
         Ok((Piece::Rings(ring), assumed)) => return Ok((ring, assumed)),
-        Ok(_) => "A chain is made of rings: say their wire and size, for example 6 mm rings of 17 ga copper."
-            .to_owned(),
+        Ok(_) => text!("ask-chain-chain-made-rings-say-their").to_owned(),
         Err(faults) => faults.0.into_iter().map(|fault| fault.sentence).collect::<Vec<_>>().join(" "),
     };
     let first = words.split_whitespace().next().unwrap_or(&words);

@@ -23,6 +23,7 @@ use crate::words::length;
 use crate::words::number;
 use crate::words::scale::of_wire;
 use crate::words::{backtrack, capital, word_end};
+use lorimant_text::{fixed, text};
 
 /// A dimension of the pattern spoken of: `loop 2.2 mm`, `3mm loops`, `tip out 18°`, `loops touching`.
 pub(super) fn dimension(input: &mut &str, kind: Option<Kind>, workshop: &Workshop) -> ModalResult<Meaning> {
@@ -96,7 +97,7 @@ fn tailed(input: &mut &str, parameter: &Parameter, workshop: &Workshop) -> Modal
 
 /// What needs no number: a choice, or the words for none.
 fn alone(input: &mut &str, parameter: &Parameter, workshop: &Workshop) -> ModalResult<(f64, bool)> {
-    if let Some(none) = parameter.none.map(str::to_lowercase)
+    if let Some(none) = parameter.none.map(|none| none.to_lowercase())
         && input.starts_with(&none)
     {
         *input = &input[none.len()..];
@@ -142,7 +143,9 @@ impl Parsed {
         // Several rings alike are a coil, not so many blanks.
         let several = request.pieces_n > 1 && of_tools.is_none() && !self.asks(Question::WhichWire);
         if let Some(coil) = Some(&request).filter(|_| several).and_then(|one| one.as_coil(workshop)) {
-            reply.assumed.push(format!("{} are wound as a coil and cut.", capital(kind.0.plural)));
+            reply
+                .assumed
+                .push(text!("ask-finding-wound-as-coil-cut", plural = capital(kind.0.plural.as_str())));
             self.plan(coil, self.asks(Question::HowMany), workshop, reply);
             reply.pattern = Some(request);
             return;
@@ -154,43 +157,56 @@ impl Parsed {
                 let (blank, marks) = (&finished.blank, &finished.marks);
                 let n = request.blanks_n();
                 let marks: Vec<String> = measured(marks).map(|mark| mark.place_told()).collect();
-                let name = capital(kind.0.plural);
+                let name = capital(kind.0.plural.as_str());
                 reply.headline = match self.supply() {
                     _ if of_tools.is_some() => of_tools.unwrap_or_default(),
                     _ if self.asks(Question::WhichWire) => {
-                        format!("Compares wires for {}.", kind.0.plural)
+                        text!("ask-finding-compares-wires-for", plural = kind.0.plural)
                     }
                     _ if self.asks(Question::Cost) => {
-                        format!("What {} of {} cost, from your prices.", request.count_shown(), kind.0.plural)
+                        text!(
+                            "ask-finding-what-cost-from-your-prices",
+                            request = request.count_shown(),
+                            plural = kind.0.plural
+                        )
                     }
                     Some(supply) => match supply.length_mm(&request.wire) {
                         Err(fault) => return reply.faults.push(fault),
                         Ok(there) => {
                             let makes = (there / blank.cut_mm + 1e-9).floor();
-                            let wanted =
-                                if self.count.is_some() { format!(" {n} wanted.") } else { String::new() };
-                            format!(
-                                "{name}: {makes} of {} from {}.{wanted}",
-                                blank.line(unit),
-                                of_wire(there, unit)
+                            let wanted = if self.count.is_some() {
+                                text!("ask-finding-wanted", n)
+                            } else {
+                                String::new()
+                            };
+                            text!(
+                                "ask-finding-from",
+                                name,
+                                makes,
+                                blank = blank.line(unit),
+                                there = of_wire(there, unit),
+                                wanted
                             )
                         }
                     },
-                    None if self.asks(Question::HowMuch) => format!(
-                        "{} of wire for {n} {}: cut each at {}.",
-                        of_wire(f64::from(n) * blank.cut_mm, unit),
-                        if n == 1 { kind.0.name } else { kind.0.plural },
-                        blank.line(unit)
+                    None if self.asks(Question::HowMuch) => text!(
+                        "ask-finding-wire-for-cut-each-at",
+                        n = of_wire(f64::from(n) * blank.cut_mm, unit),
+                        n2 = n,
+                        value = if n == 1 { kind.0.name } else { kind.0.plural },
+                        blank = blank.line(unit)
                     ),
-                    None => format!(
-                        "{name}: cut {n} at {}, {}; {} of wire.",
-                        blank.line(unit),
-                        if marks.is_empty() {
-                            "rolled from the end".to_owned()
+                    None => text!(
+                        "ask-finding-cut-at-wire",
+                        name,
+                        n,
+                        blank = blank.line(unit),
+                        value = if marks.is_empty() {
+                            text!("ask-finding-rolled-from-end").to_owned()
                         } else {
-                            format!("mark at {}", marks.join(", "))
+                            text!("ask-finding-mark-at", marks = marks.join(", "))
                         },
-                        of_wire(f64::from(n) * blank.cut_mm, unit)
+                        n2 = of_wire(f64::from(n) * blank.cut_mm, unit)
                     ),
                 };
                 reply.figures = finished.figures(unit);
@@ -220,7 +236,11 @@ impl Parsed {
                 (steps(request), steps(&with));
             if after.is_ok() && before == after {
                 let what = if word == "tumble" { "tumbled" } else { "joined" };
-                let said = format!("{} are not {what}: leave that word out.", capital(request.kind.0.plural));
+                let said = text!(
+                    "ask-finding-not-leave-that-word-out",
+                    plural = capital(request.kind.0.plural.as_str()),
+                    what
+                );
                 reply.faults.push(Fault::new("text", said));
                 return false;
             }
@@ -233,26 +253,25 @@ impl Parsed {
     fn finding(&self, kind: Kind, workshop: &Workshop, reply: &mut Answer) -> Option<PatternRequest> {
         let usual = kind.0.usual();
         if self.metal.is_none() {
-            reply.assumed.push(format!("No metal given: using {}, as usual for it.", usual.metal));
+            reply.assumed.push(text!("ask-finding-no-metal-given-using-as", metal = usual.metal));
         }
         if self.size_mm.is_none() {
             let size = usual.size_shown(workshop.habits.unit);
-            reply.assumed.push(format!("No wire size given: using {size}, as usual for it."));
+            reply.assumed.push(text!("ask-finding-no-wire-size-given-using", size));
         }
         // Naming the metal changes no temper: it stays the usual one for the piece.
         let temper = match (&self.temper, &self.metal) {
             (Some(temper), _) => temper.value,
             (None, named) => {
                 if named.is_some() {
-                    reply.assumed.push(format!("No temper given: using {}, as usual for it.", usual.temper));
+                    reply.assumed.push(text!("ask-finding-no-temper-given-using-as", temper = usual.temper));
                 }
                 usual.temper
             }
         };
         let (count, counted) = self.count.as_ref().map_or((1.0, Counted::Pairs), |count| count.value);
         if count > f64::from(MOST_PIECES) {
-            let said =
-                format!("{count:.0} pieces are too many to plan at once. Enter at most {MOST_PIECES}.");
+            let said = text!("ask-finding-pieces-too-many-plan-at", count = fixed(count, 0), MOST_PIECES);
             reply.faults.push(Fault::new("pieces_n", said).limit(f64::from(MOST_PIECES)));
             return None;
         }
@@ -266,8 +285,8 @@ impl Parsed {
         )]
         let pieces_n = (count * doubled) as u32;
         if self.count.is_none() {
-            let one = if kind.0.paired { "one pair" } else { "one" };
-            reply.assumed.push(format!("No count given: using {one}."));
+            let one = if kind.0.paired { text!("ask-finding-one-pair") } else { "one" };
+            reply.assumed.push(text!("ask-finding-no-count-given-using", one));
         }
         let mut parameters: BTreeMap<String, f64> =
             self.parameters.iter().map(|(name, given)| (name.clone(), given.value)).collect();
@@ -277,7 +296,10 @@ impl Parsed {
                     parameters.insert(cord.name.to_owned(), over.value);
                 }
                 None => {
-                    let said = format!("{} slip over nothing: leave that size out.", capital(kind.0.plural));
+                    let said = text!(
+                        "ask-finding-slip-over-nothing-leave-that",
+                        plural = capital(kind.0.plural.as_str())
+                    );
                     reply.faults.push(Fault::new("text", said));
                     return None;
                 }
@@ -293,9 +315,10 @@ impl Parsed {
                     parameters.insert(parameter.name.to_owned(), mm);
                 }
                 None => {
-                    reply
-                        .faults
-                        .push(Fault::new("text", format!("{} are not hammered.", capital(kind.0.plural))));
+                    reply.faults.push(Fault::new(
+                        "text",
+                        text!("ask-finding-not-hammered", plural = capital(kind.0.plural.as_str())),
+                    ));
                     return None;
                 }
             }

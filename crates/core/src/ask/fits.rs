@@ -8,6 +8,7 @@ use crate::piece::Piece;
 use crate::piece::mate::mate;
 use crate::tool::workshop::Workshop;
 use crate::words::length::LengthUnit;
+use lorimant_text::text;
 
 /// What stands between two pieces that are asked about together; the longest first.
 const BETWEEN: [&str; 12] = [
@@ -79,12 +80,10 @@ pub fn piece(
     let read = |text: &str| answer(text, workshop, kept);
     let mut reply = read(text);
     let mut assumed = vec![];
-    if reply.missing.iter().any(|missing| missing.starts_with(MISSING_METAL)) {
-        let with = read(&format!("{text} copper"));
+    if reply.missing.iter().any(|missing| missing.starts_with(MISSING_METAL.as_str())) {
+        let with = read(&format!("copper {text}"));
         if with.request.is_some() || with.pattern.is_some() {
-            assumed.push(
-                "No metal given: using copper. What fits through what depends on sizes only.".to_owned(),
-            );
+            assumed.push(text!("fits-no-metal-given-using-copper").to_owned());
             reply = with;
         }
     }
@@ -103,11 +102,9 @@ pub fn piece(
         (Some(finding), _) => Ok((Piece::Finding(finding), assumed)),
         (_, Some(rings)) => Ok((Piece::Rings(rings), assumed)),
         _ if !reply.missing.is_empty() => {
-            Err(fault(format!("Please also give {}.", reply.missing.join(" and "))))
+            Err(fault(text!("fits-please-also-give", missing = reply.missing.join(" and "))))
         }
-        _ => {
-            Err(fault("This names no ring and no finding. Write it as 6 mm ring of 18 ga copper.".to_owned()))
-        }
+        _ => Err(fault(text!("fits-this-names-no-ring-no").to_owned())),
     }
 }
 
@@ -141,10 +138,10 @@ pub(super) fn answer_fits(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Ve
     match mate(&a, &b, workshop) {
         Err(faults) => reply.faults = faults.0,
         Ok(fits) if fits.is_empty() => {
-            reply.headline = "Neither of the two has an opening the other could go into.".to_owned();
+            reply.headline = text!("fits-neither-two-has-opening-other").to_owned();
         }
         Ok(fits) => {
-            let goes = |ok| if ok { "Fits" } else { "Doesn't fit" };
+            let goes = |ok| if ok { "Fits" } else { text!("fits-doesnt-fit") };
             let said: Vec<String> =
                 fits.iter().map(|fit| format!("{}. {}", goes(fit.ok), fit.sentence)).collect();
             reply.headline = said.join(" ");

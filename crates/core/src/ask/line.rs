@@ -10,6 +10,7 @@ use crate::pattern::Kind;
 use crate::reading;
 use crate::tool::workshop::Workshop;
 use crate::words::number;
+use lorimant_text::text;
 
 /// Longest line that is read, in characters.
 pub const LONGEST: usize = 400;
@@ -68,7 +69,7 @@ impl Line {
             let word: String = line.typed[at..at + length].iter().flat_map(|c| c.to_lowercase()).collect();
             match mended(&word, &known) {
                 Some(meant) => {
-                    line.mended.push(format!("“{word}” is read as {meant}."));
+                    line.mended.push(text!("ask-line-read-as", word, meant));
                     line.text.push_str(meant);
                     // Every letter of the mended word stands where the typed one begins.
                     line.origin.extend(std::iter::repeat_n(at, meant.chars().count()));
@@ -119,7 +120,7 @@ static KNOWN: LazyLock<HashSet<String>> = LazyLock::new(|| {
     let labels = parameters.flat_map(|p| {
         let plural = format!("{}s", p.label);
         let own = [p.label, p.none.unwrap_or_default()].into_iter().chain(p.options.iter().copied());
-        own.map(str::to_owned).chain([plural]).collect::<Vec<_>>()
+        own.map(String::from).chain([plural]).collect::<Vec<_>>()
     });
     let labels: Vec<String> = labels.collect();
     let all = reading::phrases()

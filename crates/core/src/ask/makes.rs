@@ -12,6 +12,7 @@ use crate::wire::Wire;
 use crate::words::counted;
 use crate::words::length::shown;
 use crate::words::scale::of_wire;
+use lorimant_text::text;
 
 /// A piece the workshop keeps.
 #[derive(Debug, Clone, PartialEq)]
@@ -45,9 +46,9 @@ impl Makes {
     fn named(&self) -> String {
         let n = self.n;
         match (self.kept, &self.piece) {
-            (true, Piece::Rings(_)) => format!("{} of “{}”", counted(n, "ring"), self.name),
-            (true, Piece::Finding(_)) => format!("{} of “{}”", counted(n, "blank"), self.name),
-            (true, Piece::Chain(_)) => format!("{} of “{}”", counted(n, "chain"), self.name),
+            (true, Piece::Rings(_)) => text!("ask-makes-of", n = text!("count-ring", n), name = self.name),
+            (true, Piece::Finding(_)) => text!("ask-makes-of", n = text!("count-blank", n), name = self.name),
+            (true, Piece::Chain(_)) => text!("ask-makes-of", n = text!("count-chain", n), name = self.name),
             (false, _) => format!("{n} {}", self.name),
         }
     }
@@ -57,7 +58,7 @@ impl Parsed {
     /// Answers what can be made of the wire that was named, as long as it goes.
     pub(super) fn answer_makes(&self, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>, reply: &mut Answer) {
         let Some(supply) = self.supply() else {
-            reply.missing.push("how much wire there is, for example 2 m or 50 g".to_owned());
+            reply.missing.push(text!("ask-makes-how-much-wire-there-for").to_owned());
             return;
         };
         // Of a weight nothing can be said without its metal and size.
@@ -82,22 +83,25 @@ impl Parsed {
                 None => Some(usual),
             };
             let piece = carried.map(Piece::Finding);
-            makes.extend(piece.and_then(|piece| of_piece(kind.0.plural, false, &piece, &supply, workshop)));
+            makes.extend(
+                piece.and_then(|piece| of_piece(kind.0.plural.as_str(), false, &piece, &supply, workshop)),
+            );
         }
         let there = match (supply.wire_length_mm, supply.wire_mass_g) {
             (Some(mm), _) => of_wire(mm, unit),
             (_, Some(grams)) => format!("{} g", shown(grams, 2)),
             _ => String::new(),
         };
-        let of = wire.as_ref().map_or_else(String::new, |wire| format!(" of {}", wire.shown(unit)));
+        let of =
+            wire.as_ref().map_or_else(String::new, |wire| text!("ask-makes-of-2", wire = wire.shown(unit)));
         let best: Vec<String> = makes.iter().take(3).map(Makes::named).collect();
         reply.headline = if best.is_empty() {
-            format!("{there}{of} is not enough for one piece.")
+            text!("ask-makes-not-enough-for-one-piece", there, of)
         } else {
-            format!("{there}{of} makes {}.", best.join(", or "))
+            text!("ask-makes-makes", there, of, best = best.join(", or "))
         };
         if wire.is_none() {
-            reply.assumed.push("No wire given: each piece is calculated in its usual wire.".to_owned());
+            reply.assumed.push(text!("ask-makes-no-wire-given-each-piece").to_owned());
         }
         reply.makes = makes;
     }
@@ -126,9 +130,9 @@ fn of_piece(name: &str, kept: bool, piece: &Piece, supply: &Supply, workshop: &W
         }
     };
     let text = if left_mm < 0.05 {
-        format!("{}, nothing left", counted(n, noun))
+        text!("ask-makes-nothing-left", n = counted(n, noun))
     } else {
-        format!("{}, {} left", counted(n, noun), of_wire(left_mm, unit))
+        text!("ask-makes-left", n = counted(n, noun), left_mm = of_wire(left_mm, unit))
     };
     (n > 0).then(|| Makes { name: name.to_owned(), kept, n, left_mm, text, piece: piece.clone() })
 }

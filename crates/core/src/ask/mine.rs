@@ -9,8 +9,8 @@ use crate::fault::Faults;
 use crate::piece::Piece;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::words::counted;
 use crate::words::scale::of_wire;
+use lorimant_text::text;
 
 /// Wire that is there.
 #[derive(Debug, Clone, PartialEq)]
@@ -165,7 +165,7 @@ pub fn stock_told(words: &str, there: &[Spool], workshop: &Workshop) -> String {
     let parsed = gather(&tokens, &line, workshop, &mut reply);
     let (metal, size_mm) = (parsed.metal.map(|at| at.value), parsed.size_mm.map(|at| at.value));
     if !unclear.is_empty() || held_back(&reply.unclear) || metal.is_none() && size_mm.is_none() {
-        return format!("“{words}” names no wire. Write its metal and size, for example copper 20 ga.");
+        return text!("mine-names-no-wire-write-its", words);
     }
     let own: Vec<&Spool> = there
         .iter()
@@ -173,18 +173,23 @@ pub fn stock_told(words: &str, there: &[Spool], workshop: &Workshop) -> String {
         .filter(|spool| size_mm.is_none_or(|mm| (spool.wire.size_mm / mm - 1.0).abs() < SAME_SIZE))
         .collect();
     if own.is_empty() {
-        return format!("No {words} in stock.");
+        return text!("mine-no-in-stock", words);
     }
     let each = |spool: &&Spool| {
-        format!("{} of {} ({})", of_wire(spool.left_mm, unit), spool.wire.shown(unit), spool.name)
+        text!(
+            "mine-of",
+            left_mm = of_wire(spool.left_mm, unit),
+            wire = spool.wire.shown(unit),
+            name = spool.name
+        )
     };
     let named: Vec<String> = own.iter().take(MOST_NAMED).map(each).collect();
     let more = match own.len().saturating_sub(MOST_NAMED) {
         0 => String::new(),
-        n => format!("; and {n} more"),
+        n => text!("mine-more", n),
     };
     let left_mm: f64 = own.iter().map(|spool| spool.left_mm).sum();
-    format!("{} in stock: {}{more}.", of_wire(left_mm, unit), named.join("; "))
+    text!("mine-in-stock", left_mm = of_wire(left_mm, unit), named = named.join("; "), more)
 }
 
 /// Whether there is wire enough for a piece, wire by wire, in a sentence.
@@ -203,10 +208,10 @@ pub fn enough_told(piece: &Piece, there: &[Spool], workshop: &Workshop) -> Resul
         enough &= left_mm >= needed_mm;
         let (needed, left, shown) = (of_wire(needed_mm, unit), of_wire(left_mm, unit), wire.shown(unit));
         told.push(match own.len() {
-            0 => format!("{needed} of {shown}, of which there is none in stock"),
-            n => format!("{needed} of {shown}; {left} in stock, on {}", counted(n, "spool")),
+            0 => text!("mine-which-there-none-in-stock", needed, shown),
+            n => text!("mine-in-stock-on", needed, shown, left, n = text!("count-spool", n)),
         });
     }
     let start = if enough { "Yes" } else { "No" };
-    Ok(format!("{start}: {what} need {}.", told.join(", and ")))
+    Ok(text!("mine-need", start, what, told = told.join(", and ")))
 }

@@ -10,6 +10,7 @@ use super::token::{Counted, Question};
 use crate::tool::workshop::Workshop;
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{self, LengthUnit, Reading, Typed, caliper};
+use lorimant_text::text;
 
 /// Most quantities without a word that are tried; a line with more is pointed at.
 const MOST: usize = 6;
@@ -115,23 +116,24 @@ fn pointed(quantity: &Quantity, line: &Line, said: &Parsed, workshop: &Workshop)
     let text = line.typed(from, to);
     let words = text.trim();
     let what = match written {
-        Written::MassOrGauge(n) => format!("Gauge {n}, or {n} grams? Write “{n} ga” or “{n} grams”."),
+        Written::MassOrGauge(n) => text!("ask-place-gauge-or-grams-write-ga", n),
         Written::Length(typed) => {
             let reading = length::understand(typed, workshop.habits);
             let mm = reading.map_or_else(|_| words.to_owned(), |r| caliper(r.mm, workshop.habits.unit));
             let bare = matches!(typed, Typed::Bare(_));
             match said.pattern.as_ref().map(|kind| kind.value) {
                 Some(kind) => {
-                    let labels: Vec<&str> = kind.0.parameters.iter().map(|p| p.label).take(4).collect();
-                    format!("“{words}” of what? Put its word before it: {}, wire.", labels.join(" …, "))
+                    let labels: Vec<&str> =
+                        kind.0.parameters.iter().map(|p| p.label.as_str()).take(4).collect();
+                    text!("ask-place-what-put-its-word-before", words, labels = labels.join(" …, "))
                 }
                 None if bare => {
-                    format!("{words} of what? Write “{words} rings”, “{words} ga” or “{words} mm inside”.")
+                    text!("ask-place-what-write-rings-ga-or", words)
                 }
                 None if said.size_mm.is_some() && said.inside_mm.is_some() => {
-                    format!("{mm} of what? The line already has its wire and its inside: leave this out.")
+                    text!("ask-place-what-line-already-has-its", mm)
                 }
-                None => format!("{mm} of what? Write “{words} wire” or “{words} inside”."),
+                None => text!("ask-place-what-write-wire-or-inside", mm, words),
             }
         }
     };
@@ -347,20 +349,20 @@ fn settle(
         Place::Size => {
             let reading = reading();
             if let Some(reading) = &reading {
-                reply.understood.push(format!("{text}: wire {}", reading.text));
+                reply.understood.push(text!("ask-place-wire", text, text2 = reading.text));
                 reply.assumed.extend(reading.note.clone());
                 if matches!(written, Written::Length(Typed::Bare(n)) if bare_size(n) == BareSize::Inch) {
-                    reply.assumed.push(format!("{text} is read as inches: no wire is {text} mm."));
+                    reply.assumed.push(text!("ask-place-read-as-inches-no-wire", text));
                 }
                 said.readings.push(reading.clone());
             }
             said.size_mm = Some(ParsedAt { value, from, to });
         }
         Place::Inside => {
-            reply.understood.push(format!("ring inside {}", plainly(value)));
+            reply.understood.push(text!("ask-place-ring-inside", plainly = plainly(value)));
             reply
                 .assumed
-                .push(format!("{} is read as the inside of the ring.", caliper(value, workshop.habits.unit)));
+                .push(text!("ask-place-read-as-inside-ring", unit = caliper(value, workshop.habits.unit)));
             reply.assumed.extend(reading().as_ref().and_then(unit_said));
             said.inside_mm = Some(ParsedAt { value, from, to });
         }
@@ -371,10 +373,10 @@ fn settle(
             });
             if let Some(parameter) = parameter {
                 reply.understood.push(format!("{} {}", parameter.label, plainly(value)));
-                reply.assumed.push(format!(
-                    "{} is read as: {}.",
-                    caliper(value, workshop.habits.unit),
-                    parameter.label
+                reply.assumed.push(text!(
+                    "ask-place-read-as",
+                    unit = caliper(value, workshop.habits.unit),
+                    label = parameter.label
                 ));
                 reply.assumed.extend(reading().as_ref().and_then(unit_said));
                 said.parameters.insert(parameter.name.to_owned(), ParsedAt { value, from, to });
@@ -382,19 +384,17 @@ fn settle(
         }
         Place::Piece => {
             let size = caliper(value, workshop.habits.unit);
-            reply.understood.push(format!("{text}: the whole piece"));
-            reply.assumed.push(format!(
-                "{size} is read as the size of the piece. Write “from {text}” for wire you have."
-            ));
+            reply.understood.push(text!("ask-place-whole-piece", text));
+            reply.assumed.push(text!("ask-place-read-as-size-piece-write", size, text));
             said.piece_mm = Some(ParsedAt { value, from, to });
         }
         Place::Supply => {
-            reply.understood.push(format!("{text}: wire you have"));
+            reply.understood.push(text!("ask-place-wire-you-have", text));
             said.supply_mm = Some(ParsedAt { value, from, to });
         }
         Place::SupplyMass => {
             reply.understood.push(format!("{value} g"));
-            reply.assumed.push(format!("{text} is read as {value} grams."));
+            reply.assumed.push(text!("ask-place-read-as-grams", text, value));
             said.supply_g = Some(ParsedAt { value, from, to });
         }
         Place::Converted => said.readings.extend(reading()),

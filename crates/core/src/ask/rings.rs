@@ -16,11 +16,12 @@ use crate::tool::method::MethodChanges;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::Metal;
+use crate::words::capital;
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{LengthUnit, caliper, caliper_step_mm, shown, thickness};
 use crate::words::mass::on_scale;
 use crate::words::scale::of_wire;
-use crate::words::{capital, counted};
+use lorimant_text::{fixed, text};
 
 /// An inside that was asked for beside a rod may differ from what the rod gives by half of what a caliper is read to, and
 /// so much more, mm.
@@ -68,7 +69,7 @@ impl Parsed {
             || self.outside_mm.is_some()
             || self.ratio.is_some();
         if self.rod.is_none() && !sized {
-            reply.missing.push("the inside of the ring, for example 5 mm inside, or the rod".to_owned());
+            reply.missing.push(text!("ask-rings-inside-ring-for-example-5").to_owned());
         }
         let Some(wire) = wire else { return };
         let rings_n = match &self.count {
@@ -85,11 +86,11 @@ impl Parsed {
         };
         let counting = self.count.is_none() && self.supply().is_some();
         if self.count.is_none() && !counting && !self.asks(Question::WhatRod) {
-            reply.assumed.push(format!("No count given: using {rings_n} rings."));
+            reply.assumed.push(text!("ask-rings-no-count-given-using-rings", rings_n));
         }
         let inside = self.inside_wanted(&wire);
         if self.over_mm.is_some() && self.inside_mm.is_none() {
-            reply.assumed.push(format!("{} of play, so that it slips over.", caliper(PLAY_MM, unit)));
+            reply.assumed.push(text!("ask-rings-play-so-that-slips-over", play_mm = caliper(PLAY_MM, unit)));
         }
         let Some(methods) = self.methods(reply) else { return };
         let mandrel = match (&self.rod, inside) {
@@ -124,7 +125,7 @@ impl Parsed {
         }
         if methods.hardening.is_some() {
             // A ring plan ends with its rings: how a batch of them is tumbled is chosen at the bench.
-            let said = "Rings are tumbled at the bench: leave “tumbled” out, and choose it when you start the batch.";
+            let said = text!("ask-rings-rings-tumbled-at-bench-leave");
             reply.faults.push(Fault::new("text", said));
             return None;
         }
@@ -136,7 +137,9 @@ impl Parsed {
         match (&self.size_mm, &self.inside_mm, &self.ratio, &self.metal) {
             (None, Some(inside), Some(ratio), Some(metal)) => {
                 let size_mm = inside.value / ratio.value;
-                reply.assumed.push(format!("That ratio needs wire of {}.", thickness(size_mm, unit)));
+                reply
+                    .assumed
+                    .push(text!("ask-rings-that-ratio-needs-wire", size_mm = thickness(size_mm, unit)));
                 let temper = self.temper_or_soft(reply);
                 Some(Wire {
                     metal: metal.value,
@@ -161,10 +164,8 @@ impl Parsed {
         let metal = self.metal.as_ref().map_or(Metal::Copper, |given| given.value);
         let wire = thickness(size_mm, unit);
         reply.assumed.push(match self.asks(Question::WhichWire) {
-            true => format!("Shown in {metal} of {wire} to start with."),
-            false => format!(
-                "No wire given: using {metal} of {wire}. Thicker and harder wire springs back otherwise."
-            ),
+            true => text!("ask-rings-shown-in-start-with", metal, wire),
+            false => text!("ask-rings-no-wire-given-using-thicker", metal, wire),
         });
         Some(Wire {
             metal,
@@ -189,34 +190,37 @@ impl Parsed {
         let Ok(plan) = request.plan() else { return };
         let gives = plan.ring_inside_diameter_mm;
         let off = |given: f64| differs(given, gives, unit);
-        let because = |gives: String| format!("The rest of the line gives {gives}. Leave one of them out.");
+        let because = |gives: String| text!("ask-rings-rest-line-gives-leave-one", gives);
         if let Some(inside) = self.inside_mm.as_ref().filter(|given| self.rod.is_some() && off(given.value)) {
-            reply
-                .unclear
-                .push(inside.pointed(line, because(format!("a ring {} inside", caliper(gives, unit)))));
+            reply.unclear.push(
+                inside.pointed(line, because(text!("ask-rings-ring-inside", gives = caliper(gives, unit)))),
+            );
         }
         let short = plan.ring_inside_short_mm;
         if let Some(given) =
             self.short_mm.as_ref().filter(|given| self.rod.is_some() && differs(given.value, short, unit))
         {
-            reply
-                .unclear
-                .push(given.pointed(line, because(format!("a ring {} the short way", caliper(short, unit)))));
+            reply.unclear.push(
+                given.pointed(line, because(text!("ask-rings-ring-short-way", short = caliper(short, unit)))),
+            );
         }
         let outside = plan.ring_outside_diameter_mm;
         if let Some(given) = self.outside_mm.as_ref()
             && (self.inside_mm.is_some() || self.rod.is_some())
             && differs(given.value, outside, unit)
         {
-            reply
-                .unclear
-                .push(given.pointed(line, because(format!("a ring {} outside", caliper(outside, unit)))));
+            reply.unclear.push(
+                given.pointed(
+                    line,
+                    because(text!("ask-rings-ring-outside", outside = caliper(outside, unit))),
+                ),
+            );
         }
         if let Some(ratio) = self.ratio.as_ref()
             && (self.inside_mm.is_some() || self.outside_mm.is_some() || self.rod.is_some())
             && (ratio.value / plan.aspect_ratio - 1.0).abs() > 0.05
         {
-            let gives = format!("a ratio of {}", shown(plan.aspect_ratio, 2));
+            let gives = text!("ask-rings-ratio", aspect_ratio = shown(plan.aspect_ratio, 2));
             reply.unclear.push(ratio.pointed(line, because(gives)));
         }
     }
@@ -258,10 +262,11 @@ impl Parsed {
             Some(best) => {
                 let sign = if best.off_mm < 0.0 { "−" } else { "+" };
                 let off = format!("{sign}{}", caliper(best.off_mm.abs(), workshop.habits.unit));
-                reply.assumed.push(format!(
-                    "The ideal rod is {}. Of yours, the {} is closest: {off}.",
-                    ideal.size_shown(workshop.habits.unit),
-                    best.shown
+                reply.assumed.push(text!(
+                    "ask-rings-ideal-rod-yours-closest",
+                    ideal = ideal.size_shown(workshop.habits.unit),
+                    shown = best.shown,
+                    off
                 ));
                 Some(best.mandrel.clone())
             }
@@ -271,16 +276,15 @@ impl Parsed {
                 let off = |mm: f64| (mm - ideal.diameter_mm).abs();
                 let (metric, inch) = (by(0.1), by(MM_PER_INCH / 64.0));
                 let diameter_mm = if off(inch) < off(metric) { inch } else { metric };
-                let sold = Mandrel { diameter_mm, name: Some("drill bit".to_owned()), ..ideal };
+                let sold =
+                    Mandrel { diameter_mm, name: Some(text!("ask-rings-drill-bit").to_owned()), ..ideal };
                 let shown = sold.shown_in(workshop.habits.unit);
-                reply
-                    .assumed
-                    .push(format!("No rods listed under Tools: using the {shown}, the nearest size sold."));
+                reply.assumed.push(text!("ask-rings-no-rods-listed-under-tools", shown));
                 Some(sold)
             }
             None => {
                 let size = ideal.size_shown(workshop.habits.unit);
-                reply.assumed.push(format!("No oval rods listed under Tools: using one of {size}."));
+                reply.assumed.push(text!("ask-rings-no-oval-rods-listed-under", size));
                 Some(ideal)
             }
         }
@@ -321,44 +325,51 @@ impl Parsed {
                     request.wish.inside_mm.filter(|mm| differs(*mm, plan.ring_inside_diameter_mm, unit));
                 let closest = wished.map_or_else(String::new, |mm| {
                     let gives = caliper(plan.ring_inside_diameter_mm, unit);
-                    format!("Closest with your rods: {gives}, not {}. ", caliper(mm, unit))
+                    text!("ask-rings-closest-with-your-rods-not", gives, mm = caliper(mm, unit))
                 });
-                let rings = format!(
-                    "{} of {} inside: {} ({:.1} g), on the {}.",
-                    counted(request.rings_n, "ring"),
-                    caliper(plan.ring_inside_diameter_mm, unit),
-                    plan.to_wind(unit),
-                    plan.wire_mass_g,
-                    request.mandrel.shown_in(unit)
+                let rings = text!(
+                    "ask-rings-inside-g-on",
+                    rings_n = text!("count-ring", n = request.rings_n),
+                    ring_inside_diameter_mm = caliper(plan.ring_inside_diameter_mm, unit),
+                    plan = plan.to_wind(unit),
+                    wire_mass_g = fixed(plan.wire_mass_g, 1),
+                    mandrel = request.mandrel.shown_in(unit)
                 );
                 reply.headline = match from_supply {
-                    _ if which => "Compares wires for these rings.".to_owned(),
+                    _ if which => text!("ask-rings-compares-wires-for-these-rings").to_owned(),
                     _ if self.asks(Question::Cost) => {
-                        format!("What {} cost, from your prices.", counted(request.rings_n, "ring"))
+                        text!(
+                            "ask-rings-what-cost-from-your-prices",
+                            rings_n = text!("count-ring", n = request.rings_n)
+                        )
                     }
-                    _ if self.asks(Question::WhatRod) => format!(
-                        "Wind on the {}: rings {} inside.",
-                        request.mandrel.shown_in(unit),
-                        caliper(plan.ring_inside_diameter_mm, unit)
+                    _ if self.asks(Question::WhatRod) => text!(
+                        "ask-rings-wind-on-rings-inside",
+                        mandrel = request.mandrel.shown_in(unit),
+                        ring_inside_diameter_mm = caliper(plan.ring_inside_diameter_mm, unit)
                     ),
                     Some(many) if counting => many,
                     _ if self.asks(Question::Turns) => {
-                        format!("{} for {}.", capital(&plan.to_wind(unit)), counted(request.rings_n, "ring"))
+                        text!(
+                            "ask-rings-for",
+                            plan = capital(&plan.to_wind(unit)),
+                            rings_n = text!("count-ring", n = request.rings_n)
+                        )
                     }
-                    _ if self.asks(Question::Ratio) => format!(
-                        "Aspect ratio {}: {} inside over {} of wire.",
-                        shown(plan.aspect_ratio, 1),
-                        caliper(plan.ring_inside_diameter_mm, unit),
-                        thickness(request.wire.profile().thickness_mm(), unit)
+                    _ if self.asks(Question::Ratio) => text!(
+                        "ask-rings-aspect-ratio-inside-over-wire",
+                        aspect_ratio = shown(plan.aspect_ratio, 1),
+                        ring_inside_diameter_mm = caliper(plan.ring_inside_diameter_mm, unit),
+                        wire = thickness(request.wire.profile().thickness_mm(), unit)
                     ),
                     None if self.asks(Question::HowMuch) => {
                         let all_mm = request.wire.length_of_mm(plan.wire_mass_g);
-                        format!(
-                            "{} of wire ({} g) for {}: {}.",
-                            of_wire(all_mm, unit),
-                            on_scale(plan.wire_mass_g),
-                            counted(request.rings_n, "ring"),
-                            plan.to_wind(unit)
+                        text!(
+                            "ask-rings-wire-g-for",
+                            all_mm = of_wire(all_mm, unit),
+                            wire_mass_g = on_scale(plan.wire_mass_g),
+                            rings_n = text!("count-ring", n = request.rings_n),
+                            plan = plan.to_wind(unit)
                         )
                     }
                     Some(many) => format!("{rings} {many}"),

@@ -19,8 +19,8 @@ use crate::wire::lot::LotFactor;
 use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
 use crate::wire::surface::Surface;
-use crate::words::counted;
 use crate::words::length::{self, Reading, Typed, caliper, caliper_number, inches, shown, thickness};
+use lorimant_text::text;
 
 /// Largest wire that can be planned, mm; a longer length named as wire is so much of it.
 const THICKEST_MM: f64 = 13.0;
@@ -29,7 +29,7 @@ const MOST_OVAL: f64 = 4.0;
 
 /// A length that is no wire size: in mm and inches, without gauges.
 pub(super) fn plainly(mm: f64) -> String {
-    format!("{} mm = {}", shown(mm, 3), inches(mm))
+    text!("ask-said-mm", mm = shown(mm, 3), mm2 = inches(mm))
 }
 
 /// Something the line says, and where.
@@ -156,7 +156,7 @@ fn once<T: PartialEq>(
     match slot {
         Some(first) if first.value != given.value => {
             let other = line.typed(first.from, first.to);
-            let why = format!("The line already says “{}” for the {noun}. Keep one of them.", other.trim());
+            let why = text!("ask-said-line-already-says-for-keep", other = other.trim(), noun);
             reply.unclear.push(given.pointed(line, why));
         }
         Some(_) => {}
@@ -185,14 +185,14 @@ impl Gathering<'_> {
             Meaning::Oval => self.said.oval = true,
             Meaning::Pulls(n) => {
                 self.said.pulls_n = *n;
-                self.note(token, format!("pulled straight {}", counted(*n, "time")));
+                self.note(token, text!("ask-said-pulled-straight", n = text!("count-time", n = *n)));
             }
             Meaning::Hammered(typed) => match length::understand(*typed, self.workshop.habits) {
                 Ok(read) => {
                     self.said.hammered_mm = Some(read.mm);
                     self.note(
                         token,
-                        format!("hammered to {}", thickness(read.mm, self.workshop.habits.unit)),
+                        text!("ask-said-hammered", mm = thickness(read.mm, self.workshop.habits.unit)),
                     );
                 }
                 Err(why) => self.reply.faults.push(Fault::new("text", why)),
@@ -204,7 +204,7 @@ impl Gathering<'_> {
             Meaning::Over(typed) => match length::understand(*typed, self.workshop.habits) {
                 Ok(read) => {
                     once!(over_mm, read.mm, "size it goes over");
-                    self.note(token, format!("to slip over {}", plainly(read.mm)));
+                    self.note(token, text!("ask-said-slip-over", mm = plainly(read.mm)));
                 }
                 Err(why) => self.reply.faults.push(Fault::new("text", why)),
             },
@@ -217,7 +217,7 @@ impl Gathering<'_> {
             }
             Meaning::Pattern(kind) => {
                 once!(pattern, *kind, "finding");
-                self.note(token, kind.0.name.to_owned());
+                self.note(token, kind.0.name.to_owned().to_string());
             }
             Meaning::Parameter(parameter, value, several) => {
                 self.parameter(token, parameter, *value, *several)
@@ -225,10 +225,10 @@ impl Gathering<'_> {
             Meaning::Word(word) => self.word(token, *word),
             Meaning::Blade(blade) => {
                 once!(blade, *blade, "blade");
-                self.note(token, format!("{blade} blade"));
+                self.note(token, text!("ask-said-blade", blade));
             }
             Meaning::Rod(rod) => {
-                self.note(token, format!("on the {}", rod.shown_in(self.workshop.habits.unit)));
+                self.note(token, text!("ask-said-on", rod = rod.shown_in(self.workshop.habits.unit)));
                 once!(rod, (**rod).clone(), "rod");
             }
             Meaning::Mass(grams) => {
@@ -238,14 +238,13 @@ impl Gathering<'_> {
                 if written.trim_end().ends_with("oz")
                     || written.contains("ounce") && !written.contains("troy")
                 {
-                    let said = "An ounce is read as 28.35 g. Write ozt for the troy ounce of precious \
-                                metals, 31.1 g.";
+                    let said = text!("ask-said-ounce-read-as-28-35");
                     self.reply.assumed.push(said.to_owned());
                 }
             }
             Meaning::Ratio(ratio) => {
                 once!(ratio, *ratio, "aspect ratio");
-                self.note(token, format!("inside {} times the wire", shown(*ratio, 2)));
+                self.note(token, text!("ask-said-inside-times-wire", ratio = shown(*ratio, 2)));
             }
             Meaning::MassOrGauge(n) => self.unplaced.push(Quantity::mass_or_gauge(*n, from, to)),
             Meaning::Across(first, second, counts) => self.across(token, *first, *second, *counts),
@@ -269,7 +268,7 @@ impl Gathering<'_> {
                 Some(metal) => {
                     once!(metal, metal, "metal");
                     self.note(token, metal.shown().to_owned());
-                    self.reply.assumed.push(format!("{} Read as {metal}.", either.note));
+                    self.reply.assumed.push(text!("ask-said-read-as", note = either.note, metal));
                 }
                 None => {
                     let text = self.line.typed(from, to);
@@ -310,7 +309,7 @@ impl Gathering<'_> {
             other.name == parameter.name
                 || (several
                     && other.unit == parameter.unit
-                    && other.label.split(' ').next_back() == Some(parameter.label))
+                    && other.label.split(' ').next_back() == Some(parameter.label.as_str()))
         };
         for one in all.iter().filter(same) {
             let given = ParsedAt { value, from: token.from, to: token.to };
@@ -341,12 +340,12 @@ impl Gathering<'_> {
             Some(n)
                 if counts && !takes_two && !self.said.oval && self.said.count.is_none() && a.mm > b.mm =>
             {
-                let why = format!(
-                    "An oval of {} by {}, or {n} of {}? Write “oval {}” or “{n} rings”.",
-                    caliper_number(a.mm, habits.unit),
-                    caliper(b.mm, habits.unit),
-                    caliper(b.mm, habits.unit),
-                    text.trim()
+                let why = text!(
+                    "ask-said-oval-by-or-write-oval",
+                    mm = caliper_number(a.mm, habits.unit),
+                    mm2 = caliper(b.mm, habits.unit),
+                    n,
+                    text = text.trim()
                 );
                 self.reply.unclear.push(Unclear { from, to, text, why, instead: vec![], holds_back: true });
             }
@@ -354,7 +353,11 @@ impl Gathering<'_> {
                 let (long, short) = (a.mm.max(b.mm), a.mm.min(b.mm));
                 self.note(
                     token,
-                    format!("inside {} × {}", caliper_number(long, habits.unit), caliper(short, habits.unit)),
+                    text!(
+                        "ask-said-inside",
+                        long = caliper_number(long, habits.unit),
+                        short = caliper(short, habits.unit)
+                    ),
                 );
                 self.said.oval |= long > short;
                 once(
@@ -384,9 +387,9 @@ impl Gathering<'_> {
             Role::Outside => (&mut self.said.outside_mm, "outside"),
             // `10 ft wire` is so much of it; `from 16 ga` and `from 1 mm` are the wire.
             Role::Wire | Role::From if gauge || value <= THICKEST_MM && !bare => {
-                (&mut self.said.size_mm, "wire size")
+                (&mut self.said.size_mm, text!("ask-said-wire-size"))
             }
-            Role::Wire | Role::From if !bare => (&mut self.said.supply_mm, "length of wire"),
+            Role::Wire | Role::From if !bare => (&mut self.said.supply_mm, text!("ask-said-length-wire")),
             // `.040 wire` is inches, `18 wire` a gauge.
             Role::Wire if bare => {
                 let Typed::Bare(n) = typed else { return };
@@ -408,10 +411,10 @@ impl Gathering<'_> {
 /// A count in words.
 fn counted_text(n: f64, counted: Counted) -> String {
     match counted {
-        Counted::Rings if n == 1.0 => "1 ring".to_owned(),
-        Counted::Rings => format!("{n} rings"),
-        Counted::Pairs if n == 1.0 => "1 pair".to_owned(),
-        Counted::Pairs => format!("{n} pairs"),
-        Counted::Pieces | Counted::Unsaid => format!("{n} to make"),
+        Counted::Rings if n == 1.0 => text!("ask-said-1-ring").to_owned(),
+        Counted::Rings => text!("ask-said-rings", n),
+        Counted::Pairs if n == 1.0 => text!("ask-said-1-pair").to_owned(),
+        Counted::Pairs => text!("ask-said-pairs", n),
+        Counted::Pieces | Counted::Unsaid => text!("ask-said-make", n),
     }
 }

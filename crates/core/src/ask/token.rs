@@ -15,6 +15,7 @@ use crate::tool::mandrel::Mandrel;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{self, Typed};
 use crate::words::{any_of, backtrack, mass, number, word_end};
+use lorimant_text::text;
 
 /// What a stretch of the text means.
 #[derive(Debug, Clone, PartialEq)]
@@ -124,8 +125,9 @@ pub(super) fn scan(line: &Line, workshop: &Workshop) -> (Vec<Token>, Vec<Unclear
                 }
                 None => {
                     let instead: Vec<String> = vocabulary::closest(word).into_iter().collect();
-                    let did = instead.first().map(|known| format!(" Did you mean “{known}”?"));
-                    let why = format!("“{word}” is not a word this line knows.{}", did.unwrap_or_default());
+                    let did = instead.first().map(|known| text!("ask-token-did-you-mean", known));
+                    let why =
+                        text!("ask-token-not-word-this-line-knows", word, did = did.unwrap_or_default());
                     (why, instead)
                 }
             };

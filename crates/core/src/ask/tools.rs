@@ -4,6 +4,7 @@ use super::answer::Answer;
 use crate::pattern::from_tools::Tools;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{self, Habits, both, on_ruler};
+use lorimant_text::text;
 
 /// What leads to a length that is cut; the longest first.
 const CUT: [&str; 10] = [
@@ -33,16 +34,16 @@ pub(super) fn taken(text: &str, workshop: &Workshop, reply: &mut Answer) -> (Too
     let mark =
         led(&rest, &MARK, workshop).or_else(|| tailed(&rest, &[" from the tip", " from tip"], workshop));
     if let Some((mm, from, to)) = mark {
-        reply.understood.push(format!("jaw mark {} from the tip", on_ruler(mm, unit)));
+        reply.understood.push(text!("ask-tools-jaw-mark-from-tip", mm = on_ruler(mm, unit)));
         (tools.jaw_mm, rest) = (Some(mm), blanked(&rest, from, to));
     }
     let cut = led(&rest, &CUT, workshop).or_else(|| tailed(&rest, &[" blanks", " blank"], workshop));
     if let Some((mm, from, to)) = cut {
-        reply.understood.push(format!("cut {}, flush to flush", both(mm)));
+        reply.understood.push(text!("ask-tools-cut-flush-flush", mm = both(mm)));
         (tools.cut_mm, rest) = (Some(mm), blanked(&rest, from, to));
     }
     if let Some((name, from, to)) = pliers(&rest, workshop) {
-        reply.understood.push(format!("on the {name}"));
+        reply.understood.push(text!("ask-tools-on", name));
         (tools.plier, rest) = (Some(name), blanked(&rest, from, to));
     }
     // Letters are those typed: only what was taken is blank.
@@ -108,7 +109,7 @@ fn pliers(text: &str, workshop: &Workshop) -> Option<(String, usize, usize)> {
         let at = text.find(&name).filter(|at| !name.is_empty() && begins_word(text, *at))?;
         let to = at + name.len();
         let said = text[to..].starts_with(" plier") || name.contains("plier");
-        let end = if text[to..].starts_with(" pliers") { to + " pliers".len() } else { to };
+        let end = if text[to..].starts_with(" pliers") { to + text!("ask-tools-pliers").len() } else { to };
         said.then(|| (plier.name.trim().to_owned(), at, end))
     });
     let own = own.max_by_key(|(name, ..)| name.len());

@@ -1,6 +1,7 @@
 //! What went wrong, said as people say it: `my wire cracked`, `ring won't close`, `lost one earring`.
 
 use super::answer::{Answer, View};
+use lorimant_text::text;
 
 /// A piece is lost, and its like is wanted.
 const LOST: [&str; 8] = [
@@ -57,9 +58,9 @@ pub(super) fn answer_trouble(text: &str) -> Option<Answer> {
         return None;
     }
     let (headline, opens) = if says(&LOST) {
-        ("Make one like it again: measure what is left, or take it from its bag.", View::Match)
+        (text!("trouble-make-one-like-again-measure"), View::Match)
     } else if says(&WRONG) {
-        ("Find the likely cause, and what to change.", View::Fix)
+        (text!("trouble-find-likely-cause-what-change"), View::Fix)
     } else {
         return None;
     };

@@ -1,5 +1,6 @@
 //! The words the ask line knows besides numbers and the names of wires and tools.
 
+use lorimant_text::Text;
 use std::collections::HashSet;
 use std::sync::LazyLock;
 
@@ -349,33 +350,37 @@ pub(super) fn closest(word: &str) -> Option<String> {
 }
 
 /// Words that name several things, with which of them can be meant.
-const VAGUE: &[(&[&str], &str, &[&str])] = &[
-    (&["clasp", "clasps"], "Which clasp?", &["hook clasp", "S clasp", "spiral hook", "double-wire hook"]),
-    (&["loop", "loops"], "A loop of what?", &["wrapped loop link", "eye pin", "jump rings"]),
+const VAGUE: &[(&[&str], Text, &[&str])] = &[
+    (
+        &["clasp", "clasps"],
+        Text::named("vague-which-clasp"),
+        &["hook clasp", "S clasp", "spiral hook", "double-wire hook"],
+    ),
+    (&["loop", "loops"], Text::named("vague-loop-of-what"), &["wrapped loop link", "eye pin", "jump rings"]),
     (
         &["chain", "chains", "bracelet", "bracelets", "necklace", "necklaces"],
-        "Which weave?",
+        Text::named("vague-which-weave"),
         &["byzantine 18 ga copper 5 mm inside 18 cm", "one in one 18 ga copper 5 mm inside 45 cm"],
     ),
-    (&["pin", "pins"], "Which pin?", &["plain head pin", "balled head pin", "eye pin"]),
+    (&["pin", "pins"], Text::named("vague-which-pin"), &["plain head pin", "balled head pin", "eye pin"]),
     (
         &["link", "links", "connector", "connectors"],
-        "Which link?",
+        Text::named("vague-which-link"),
         &["figure eight", "S link", "wrapped loop link"],
     ),
-    (&["cap", "caps"], "Which cap?", &["coil end cap", "cone end cap"]),
-    (&["hammered", "flattened"], "Hammered how thin? Write the thickness after it.", &["hammered to 0.6 mm"]),
-    (&["earring", "earrings"], "Which part of it?", &["ear wires", "jump rings", "head pins"]),
+    (&["cap", "caps"], Text::named("vague-which-cap"), &["coil end cap", "cone end cap"]),
+    (&["hammered", "flattened"], Text::named("vague-hammered-how-thin"), &["hammered to 0.6 mm"]),
+    (&["earring", "earrings"], Text::named("vague-which-part"), &["ear wires", "jump rings", "head pins"]),
     (
         &["pencil", "nail", "pen", "marker", "skewer", "chopstick", "tube", "screwdriver"],
-        "How thick is it? Measure it with the caliper and write its size before it.",
+        Text::named("vague-how-thick"),
         &["7 mm pencil", "4 mm nail"],
     ),
 ];
 
 /// What to ask where a word names several things, and which they are.
 pub(super) fn vague(word: &str) -> Option<(&'static str, &'static [&'static str])> {
-    VAGUE.iter().find(|(words, ..)| words.contains(&word)).map(|(_, why, instead)| (*why, *instead))
+    VAGUE.iter().find(|(words, ..)| words.contains(&word)).map(|(_, why, instead)| (why.as_str(), *instead))
 }
 
 /// Everyday words that are near words of the trade and mean something else: none of them is a misspelling.

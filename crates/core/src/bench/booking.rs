@@ -4,6 +4,7 @@ use super::{Batch, BatchStanding, Event, EventKind, Task};
 use crate::piece::Piece;
 use crate::rack::stock::booking::{BlanksCut, LotCut};
 use crate::rack::stock::scrap::ScrapChange;
+use lorimant_text::text;
 
 /// Scrap is kept in milligrams: less is not booked.
 const LEAST_SCRAP_G: f64 = 0.001;
@@ -34,7 +35,7 @@ impl Batch {
             EventKind::Spoiled => {
                 let one_g = task.wasted_mm.map_or(task.one_g, |mm| self.piece.wire().mass_g(mm));
                 let mass_g = one_g * f64::from(event.n);
-                let note = format!("{}, scrapped at “{}”", self.name, task.step.named);
+                let note = text!("booking-scrapped-at", name = self.name, named = task.step.named);
                 let scrap = (mass_g >= LEAST_SCRAP_G).then(|| {
                     Books::Scrap(ScrapChange {
                         metal: self.piece.wire().metal,

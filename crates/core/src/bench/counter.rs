@@ -2,6 +2,7 @@
 
 use crate::fault::Fault;
 use crate::words::quoted;
+use lorimant_text::text;
 
 /// Most turns a counter is believed to show.
 const MOST: f64 = 100_000.0;
@@ -34,10 +35,7 @@ pub fn read(line: &str) -> Result<u32, Fault> {
             Ok(whole)
         }
         _ => {
-            let said = format!(
-                "The winder sent {}, which is not a count of turns. It should send a line such as “turns 31.5”.",
-                quoted(text)
-            );
+            let said = text!("counter-winder-sent-which-not-count", text = quoted(text));
             Err(Fault::new("line", said))
         }
     }

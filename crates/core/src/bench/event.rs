@@ -7,19 +7,19 @@ use crate::words::words;
 
 words! {
     /// What happened to pieces of a batch.
-    pub enum EventKind ("event") {
+    pub enum EventKind ("event-kind") {
         /// So many more are done.
-        Done = "done", "done";
+        Done = "done";
         /// So many were counted that are not done.
-        TakenBack = "taken-back", "undone";
+        TakenBack = "taken-back";
         /// So many were spoiled: they go to scrap.
-        Spoiled = "spoiled", "scrapped";
+        Spoiled = "spoiled";
         /// So many were taken for spoiled that are not: they go on.
-        Rescued = "rescued", "not scrapped after all";
+        Rescued = "rescued";
         /// What runs by itself was started.
-        Started = "started", "started";
+        Started = "started";
         /// Of the coil in hand so many turns lie: what a counter shows, or what was counted by hand.
-        Turned = "turned", "turned";
+        Turned = "turned";
     }
 }
 

@@ -7,7 +7,7 @@ use crate::fault::Faults;
 use crate::making::Operation;
 use crate::piece::mate::catch;
 use crate::tool::gear::Gear;
-use crate::words::counted;
+use lorimant_text::{fixed, text};
 
 /// Minutes to pick one piece out of others that it hangs in.
 const PICK_OUT_MIN: f64 = 0.1;
@@ -102,8 +102,8 @@ fn told(all: &[ForTheBarrel], batches: Vec<usize>, gear: &Gear) -> Result<Load, 
             if catch(&all[*one].batch.piece, &all[*other].batch.piece)? {
                 caught.extend([*one, *other]);
                 pairs.push(match one == other {
-                    true => format!("{} with each other", all[*one].batch.name),
-                    false => format!("{} and {}", all[*one].batch.name, all[*other].batch.name),
+                    true => text!("load-with-each-other", name = all[*one].batch.name),
+                    false => text!("load-and", name = all[*one].batch.name, name2 = all[*other].batch.name),
                 });
             }
         }
@@ -115,11 +115,13 @@ fn told(all: &[ForTheBarrel], batches: Vec<usize>, gear: &Gear) -> Result<Load, 
     #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "1 to 10 000")]
     let fills_n = gear.loads(mass_g).clamp(1.0, 10_000.0) as u32;
     let metals = all[batches[0]].batch.piece.wire().metal.company();
-    let mut sentence = format!("{mass_g:.0} g of {metals}: {}.", counted(fills_n, "load"));
+    let mut sentence =
+        text!("load-g", mass_g = fixed(mass_g, 0), metals, fills_n = text!("count-load", n = fills_n));
     if !pairs.is_empty() {
-        sentence.push_str(&format!(
-            " These hook together: {}. Allow {pick_out_min:.0} min to separate them.",
-            pairs.join(", ")
+        sentence.push_str(&text!(
+            "load-these-hook-together-allow-min",
+            pairs = pairs.join(", "),
+            pick_out_min = fixed(pick_out_min, 0)
         ));
     }
     Ok(Load { batches, mass_g, fills_n, pick_out_min, sentence })

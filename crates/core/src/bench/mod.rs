@@ -27,6 +27,7 @@ use crate::making::Changes;
 use crate::piece::Piece;
 use crate::tool::method::Methods;
 use crate::tool::workshop::Workshop;
+use lorimant_text::text;
 
 /// Pieces that go through their route together.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -93,7 +94,7 @@ impl Batch {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.name.trim().is_empty() {
-            faults.add(Fault::new("name", "Enter a name for the batch."));
+            faults.add(Fault::new("name", text!("bench-enter-name-for-batch")));
         }
         faults.keep(check_text("name", "name", &self.name, 80));
         faults.nest("piece", self.piece.check());

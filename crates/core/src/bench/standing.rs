@@ -8,6 +8,7 @@ use super::{Batch, Counted, Event, EventKind, Task};
 use crate::fault::{Fault, check_text};
 use crate::making::Operation;
 use crate::words::counted;
+use lorimant_text::text;
 
 /// How far one task is.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -102,8 +103,9 @@ impl Batch {
             let (all, came) = (in_its_own(whole_n), in_its_own(through_n).min(in_its_own(whole_n)));
             // Once for all is done when all of the task before are.
             let came = if task.counted == Counted::Once && through_n < whole_n { 0 } else { came };
-            let replaced = task.counted == Counted::Placing;
-            let gone_n = if replaced { done_n } else { done_n.saturating_add(spoiled_n) };
+            // What is rejected at a check is not what that counts: it is done once for all.
+            let apart = task.counted == Counted::Placing || task.rejects();
+            let gone_n = if apart { done_n } else { done_n.saturating_add(spoiled_n) };
             let (left_n, may_n) = (all.saturating_sub(gone_n), came.saturating_sub(gone_n));
             let started_at = running(events, i).filter(|_| left_n > 0);
             let (timed_n, took_min) = timed(events, i, task.each_min());
@@ -122,8 +124,8 @@ impl Batch {
             }
             let lost = match task.counted {
                 Counted::Coil => spoiled_n.saturating_mul(self.pieces_n().div_ceil(task.n.max(1))),
-                Counted::Once => 0,
-                Counted::Piece | Counted::Ring | Counted::Placing => spoiled_n,
+                Counted::Once if !task.rejects() => 0,
+                Counted::Once | Counted::Piece | Counted::Ring | Counted::Placing => spoiled_n,
             };
             whole_n = whole_n.saturating_sub(lost);
             through_n = match task.counted {
@@ -164,12 +166,12 @@ impl Batch {
         let at = at_step(event.step_n);
         let (Some(task), Some(now)) = (at.and_then(|i| tasks.get(i)), at.and_then(|i| standing.tasks.get(i)))
         else {
-            let said = format!("There is no step {}: this batch has {}.", event.step_n, tasks.len());
+            let said = text!("standing-there-no-step-this-batch", step_n = event.step_n, tasks = tasks.len());
             return Err(Fault::new("step_n", said));
         };
         check_text("reason", "reason", &event.reason, 200)?;
         if !(8..=64).contains(&event.key.len()) || !event.key.is_ascii() {
-            return Err(Fault::new("key", "The key of an event must be 8 to 64 plain characters."));
+            return Err(Fault::new("key", text!("standing-key-event-must-be-8")));
         }
         let named = &task.step.named;
         let many = |n: u32| match task.counted {
@@ -177,32 +179,41 @@ impl Batch {
             _ => counted(n, task.counted.shown()),
         };
         let too_many = |most: u32, why: &str| {
-            Err(Fault::new("n", format!("{why} at “{named}”.")).limit(f64::from(most)))
+            Err(Fault::new("n", text!("standing-at", why, named)).limit(f64::from(most)))
         };
         match event.happened {
             EventKind::Turned => self.may_turn(task, now, event.n),
-            _ if event.n == 0 => Err(Fault::new("n", "Enter at least 1.").limit(1.0)),
+            _ if event.n == 0 => Err(Fault::new("n", text!("standing-enter-at-least-1")).limit(1.0)),
+            EventKind::Spoiled if task.rejects() => match standing.whole_n {
+                _ if now.may_n == 0 && now.done_n == 0 => {
+                    too_many(0, text!("standing-step-before-not-done-yet"))
+                }
+                whole_n if event.n > whole_n => {
+                    too_many(whole_n, &text!("standing-left-to-reject", whole_n, n = event.n))
+                }
+                _ => Ok(()),
+            },
             EventKind::Done | EventKind::Spoiled if event.n > now.may_n => {
                 if now.may_n == 0 && now.left_n == 0 {
-                    return too_many(0, "Everything is done");
+                    return too_many(0, text!("standing-everything-done"));
                 }
                 if now.may_n == 0 && at.is_some_and(|at| on_the_spool(tasks).contains(&at)) {
-                    return too_many(0, "One piece is still on the spool. Finish it and cut it first");
+                    return too_many(0, text!("standing-one-piece-still-on-spool"));
                 }
                 if now.may_n == 0 {
-                    return too_many(0, "The step before it is not done yet");
+                    return too_many(0, text!("standing-step-before-not-done-yet"));
                 }
-                too_many(now.may_n, &format!("{} here, so {} is too many", many(now.may_n), event.n))
+                too_many(now.may_n, &text!("standing-here-so-too-many", may_n = many(now.may_n), n = event.n))
             }
             EventKind::Spoiled if task.counted == Counted::Once => {
-                Err(Fault::new("happened", "Scrap can only be recorded at a step that counts pieces."))
+                Err(Fault::new("happened", text!("standing-scrap-can-only-be-recorded")))
             }
             EventKind::TakenBack => {
                 // What went on from here cannot be taken back here.
                 let gone_on = at.map_or(0, |at| self.gone_on(tasks, standing, at));
                 let most = now.done_n.saturating_sub(gone_on);
                 if event.n > most {
-                    return too_many(most, &format!("{} can be undone", many(most)));
+                    return too_many(most, &text!("standing-can-be-undone", most = many(most)));
                 }
                 Ok(())
             }
@@ -210,15 +221,15 @@ impl Batch {
                 let at_it = standing.spoiled.iter().filter(|one| one.step_n == event.step_n);
                 let most = at_it.map(|one| one.n).fold(0, u32::saturating_add);
                 if event.n > most {
-                    return too_many(most, &format!("{} scrapped", many(most)));
+                    return too_many(most, &text!("standing-scrapped", most = many(most)));
                 }
                 Ok(())
             }
             EventKind::Started if task.step.takes.unattended_min <= 0.0 => {
-                Err(Fault::new("happened", "Nothing runs on its own at this step."))
+                Err(Fault::new("happened", text!("standing-nothing-runs-on-its-own")))
             }
-            EventKind::Started if now.started_at.is_some() => too_many(0, "It is already running"),
-            EventKind::Started if now.may_n == 0 => too_many(0, "The step before it is not done yet"),
+            EventKind::Started if now.started_at.is_some() => too_many(0, text!("standing-already-running")),
+            EventKind::Started if now.may_n == 0 => too_many(0, text!("standing-step-before-not-done-yet")),
             EventKind::Done | EventKind::Spoiled | EventKind::Started => Ok(()),
         }
     }
@@ -226,13 +237,16 @@ impl Batch {
     /// Whether so many turns can lie on the rod.
     fn may_turn(&self, task: &Task, now: &TaskStanding, n: u32) -> Result<(), Fault> {
         if task.step.numbers.turns_n.is_none() {
-            return Err(Fault::new("happened", "No turns are counted at this step."));
+            return Err(Fault::new("happened", text!("standing-no-turns-counted-at-this")));
         }
         if now.left_n == 0 {
-            return Err(Fault::new("happened", format!("Everything is done at “{}”.", task.step.named)));
+            return Err(Fault::new(
+                "happened",
+                text!("standing-everything-done-at", named = task.step.named),
+            ));
         }
         if n > MOST_TURNS {
-            let said = format!("{n} turns are too many for one coil. Enter at most {MOST_TURNS}.");
+            let said = text!("standing-turns-too-many-for-one", n, MOST_TURNS);
             return Err(Fault::new("n", said).limit(f64::from(MOST_TURNS)));
         }
         Ok(())

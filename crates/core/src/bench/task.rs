@@ -13,21 +13,22 @@ use crate::piece::in_hand::InHand;
 use crate::rack::stock::scrap::Cleanliness;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, caliper, on_ruler, shown, thickness};
-use crate::words::{counted, words};
+use crate::words::words;
+use lorimant_text::{fixed, text};
 
 words! {
     /// What the presses of a task count.
-    pub enum Counted ("what is counted") {
+    pub enum Counted ("counted") {
         /// Pieces of a finding.
-        Piece = "piece", "piece";
+        Piece = "piece";
         /// Rings.
-        Ring = "ring", "ring";
+        Ring = "ring";
         /// Coils.
-        Coil = "coil", "coil";
+        Coil = "coil";
         /// Open rings put into a chain.
-        Placing = "placing", "ring added";
+        Placing = "placing";
         /// Nothing one by one: it is done once for all.
-        Once = "once", "all at once";
+        Once = "once";
     }
 }
 
@@ -57,6 +58,8 @@ pub struct Task {
     pub wasted_mm: Option<f64>,
     /// What one weighs then, g: that much goes to scrap where it is spoiled.
     pub one_g: f64,
+    /// Whether pieces can be scrapped at it: where each is counted, and at a check.
+    pub scraps: bool,
     /// How clean that scrap is.
     pub scrap: Cleanliness,
     /// The piece at that moment.
@@ -64,6 +67,12 @@ pub struct Task {
 }
 
 impl Task {
+    /// Whether it looks at every piece, so that some may be rejected though it is done once for all.
+    #[must_use]
+    pub fn rejects(&self) -> bool {
+        self.step.operation == Operation::Check
+    }
+
     /// What shares a tool set once: the operation, the tool and its place.
     #[must_use]
     pub fn setup(&self) -> String {
@@ -156,6 +165,7 @@ impl Batch {
                 off_the_spool_mm: (step.operation == cuts_off).then_some(off_mm),
                 wasted_mm: (cuts_off_at.is_some_and(|at| i <= at) && counted != Counted::Once)
                     .then_some(off_mm),
+                scraps: counted != Counted::Once || step.operation == Operation::Check,
                 one_g: piece.wire().mass_g(one_mm),
                 scrap: if soldered { Cleanliness::Soldered } else { Cleanliness::Clean },
                 reads,
@@ -202,7 +212,7 @@ fn counted_of(step: &Step, coiled: bool, before_cut: bool) -> Counted {
 fn reads(step: &Step, unit: LengthUnit) -> (String, String) {
     let Numbers { tool_mm, turns_n, turns_more_n, angle_to_deg, length_mm, left_mm, on_ruler_mm, .. } =
         step.numbers;
-    let on = tool_mm.map_or(String::new(), |mm| format!("on {}", caliper(mm, unit)));
+    let on = tool_mm.map_or(String::new(), |mm| text!("task-on", mm = caliper(mm, unit)));
     match step.operation {
         Operation::Cut | Operation::Trim => {
             let mm = on_ruler_mm.or(left_mm).or(length_mm);
@@ -210,15 +220,19 @@ fn reads(step: &Step, unit: LengthUnit) -> (String, String) {
         }
         Operation::ShutBefore | Operation::OpenUp => {
             let n = step.numbers.times_n.unwrap_or(0);
-            (counted(n, "ring"), step.operation.shown().to_owned())
+            (text!("count-ring", n), step.operation.shown().to_owned())
         }
         Operation::Link => (String::new(), String::new()),
         Operation::Tumble => {
-            (format!("{} h", shown(step.takes.unattended_min / 60.0, 1)), "in the tumbler".to_owned())
+            (format!("{} h", shown(step.takes.unattended_min / 60.0, 1)), text!("task-in-tumbler").to_owned())
         }
-        Operation::Pickle => (format!("{:.0} min", step.takes.unattended_min), "in the pickle".to_owned()),
+        Operation::Pickle => (
+            text!("task-min", unattended_min = fixed(step.takes.unattended_min, 0)),
+            text!("task-in-pickle").to_owned(),
+        ),
         Operation::Straighten => {
-            let pulls = step.numbers.pulls_n.map(|n| (counted(n, "pull"), "through the jaws".to_owned()));
+            let pulls =
+                step.numbers.pulls_n.map(|n| (text!("count-pull", n), text!("task-through-jaws").to_owned()));
             pulls.unwrap_or_default()
         }
         Operation::Hammer | Operation::Flatten => {
@@ -232,7 +246,7 @@ fn reads(step: &Step, unit: LengthUnit) -> (String, String) {
             }
             // Where the end is level with the tool, what is read is the tool's own size.
             (None, Some(_)) => {
-                let tool = || tool_mm.map(|mm| (caliper(mm, unit), "across the tool".to_owned()));
+                let tool = || tool_mm.map(|mm| (caliper(mm, unit), text!("task-across-tool").to_owned()));
                 place_read(&step.numbers, unit).or_else(tool).unwrap_or_default()
             }
             (None, None) => (String::new(), on),
@@ -243,8 +257,8 @@ fn reads(step: &Step, unit: LengthUnit) -> (String, String) {
 /// The place of a bend as a ruler shows it: on the jaw from its tip, else on the wire from the end in hand.
 fn place_read(numbers: &Numbers, unit: LengthUnit) -> Option<(String, String)> {
     if let Some(jaw) = numbers.jaw_mm {
-        return Some((on_ruler(jaw, unit), "from the tip of the jaw".to_owned()));
+        return Some((on_ruler(jaw, unit), text!("task-from-tip-jaw").to_owned()));
     }
     let at = numbers.at_mm.filter(|at| *at >= LEVEL_MM)?;
-    Some((on_ruler(at, unit), format!("from the {}", numbers.from?.shown())))
+    Some((on_ruler(at, unit), text!("task-from", shown = numbers.from?.shown())))
 }

@@ -18,6 +18,8 @@ const MOST_PACE: f64 = 4.0;
 pub struct Pace {
     /// The operation.
     pub operation: Operation,
+    /// What it is called.
+    pub operation_shown: &'static str,
     /// Minutes it took over those that were reckoned: the median of the batches.
     pub share: f64,
     /// The least and the most of them.
@@ -53,7 +55,8 @@ impl Times {
             };
             let from_to = (shares[0], shares[shares.len() - 1]);
             let batches_n = u32::try_from(shares.len()).unwrap_or(u32::MAX);
-            (operation, Pace { operation, share: median, from_to, batches_n })
+            let operation_shown = operation.shown();
+            (operation, Pace { operation, operation_shown, share: median, from_to, batches_n })
         });
         Self(paces.collect())
     }

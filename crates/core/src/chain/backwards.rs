@@ -14,6 +14,7 @@ use crate::tool::mandrel::{Mandrel, Shape};
 use crate::tool::workshop::Workshop;
 use crate::wire::sizes_sold;
 use crate::words::length::{LengthUnit, caliper, shown};
+use lorimant_text::{Text, fixed, text};
 
 /// A weave at a ratio: its place on the scale from *cannot* to *floppy*.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -180,19 +181,21 @@ pub fn scale(request: &ChainRequest) -> Result<Vec<OnScale>, Faults> {
 
 fn told(weave: &Weave, taut: &Taut) -> String {
     if taut.fits() {
-        format!(
-            "{}: {} at {:.2}; {:.2} at least, usually {} to {}.",
-            weave.name,
-            taut.suits.shown(),
-            taut.ratio,
-            taut.smallest_ratio,
-            shown(taut.usual[0], 1),
-            shown(taut.usual[1], 1)
+        text!(
+            "backwards-at-at-least-usually",
+            name = weave.name,
+            suits = taut.suits.shown(),
+            ratio = fixed(taut.ratio, 2),
+            smallest_ratio = fixed(taut.smallest_ratio, 2),
+            usual = shown(taut.usual[0], 1),
+            usual2 = shown(taut.usual[1], 1)
         )
     } else {
-        format!(
-            "{}: not possible at {:.2}; it needs at least {:.2}.",
-            weave.name, taut.ratio, taut.smallest_ratio
+        text!(
+            "backwards-not-possible-at-needs-at",
+            name = weave.name,
+            ratio = fixed(taut.ratio, 2),
+            smallest_ratio = fixed(taut.smallest_ratio, 2)
         )
     }
 }
@@ -246,12 +249,12 @@ impl ChainRequest {
             ratio: taut.ratio,
             best_ratio,
             best_inside_mm,
-            best_told: format!(
-                "{} is at its best around {}: in {} wire, rings {} inside.",
-                weave.name,
-                shown(best_ratio, 2),
-                self.ring.wire.size_shown(unit),
-                caliper(best_inside_mm, unit)
+            best_told: text!(
+                "backwards-at-its-best-around-in",
+                name = weave.name,
+                best_ratio = shown(best_ratio, 2),
+                wire = self.ring.wire.size_shown(unit),
+                best_inside_mm = caliper(best_inside_mm, unit)
             ),
             rods,
             wires,
@@ -271,21 +274,23 @@ impl ChainRequest {
         let (rings_n, chain_length_mm, mass_g) =
             plan.as_ref().map_or((0, 0.0, 0.0), |plan| (plan.rings_n, plan.finished_length_mm, plan.mass_g));
         let told = match &plan {
-            Some(plan) => format!(
-                "ratio {:.2}, {}; {} rings, {}, {} g",
-                taut.ratio,
-                taut.suits.shown(),
-                plan.rings_n,
-                length_told(plan.finished_length_mm, unit),
-                shown(plan.mass_g, 1)
+            Some(plan) => text!(
+                "backwards-ratio-rings-g",
+                ratio = fixed(taut.ratio, 2),
+                suits = taut.suits.shown(),
+                rings_n = plan.rings_n,
+                finished_length_mm = length_told(plan.finished_length_mm, unit),
+                mass_g = shown(plan.mass_g, 1)
             ),
             None if !taut.fits() => {
-                format!(
-                    "ratio {:.2}, not possible: {} needs {:.2}",
-                    taut.ratio, weave.name, taut.smallest_ratio
+                text!(
+                    "backwards-ratio-not-possible-needs",
+                    ratio = fixed(taut.ratio, 2),
+                    name = weave.name,
+                    smallest_ratio = fixed(taut.smallest_ratio, 2)
                 )
             }
-            None => format!("ratio {:.2}, {}", taut.ratio, taut.suits.shown()),
+            None => text!("backwards-ratio", ratio = fixed(taut.ratio, 2), suits = taut.suits.shown()),
         };
         Some(RodFor {
             shown: rod.shown_in(unit),
@@ -314,14 +319,14 @@ impl ChainRequest {
             let Some(rod) = back.rods.into_iter().find(|rod| rod.suits == Suits::Usual) else { continue };
             let Ok(plan) = rod.request.plan() else { continue };
             let across = plan.across_mm[0].max(plan.across_mm[1]);
-            let told = format!(
-                "{} across: {} wire on the {}, ratio {:.2}, {} rings, {} g",
-                caliper(across, unit),
-                rod.request.ring.wire.size_shown(unit),
-                rod.shown,
-                rod.ratio,
-                plan.rings_n,
-                shown(plan.mass_g, 1)
+            let told = text!(
+                "backwards-across-wire-on-ratio-rings",
+                across = caliper(across, unit),
+                wire = rod.request.ring.wire.size_shown(unit),
+                shown = rod.shown,
+                ratio = fixed(rod.ratio, 2),
+                rings_n = plan.rings_n,
+                mass_g = shown(plan.mass_g, 1)
             );
             let wire = rod.request.ring.wire.size_shown(unit);
             let one = WireAndRod {
@@ -356,12 +361,17 @@ impl RingsThere {
     /// A fault at each number that cannot be.
     pub fn gives(&self, unit: LengthUnit) -> Result<Vec<Gives>, Faults> {
         let mut faults = Faults::none();
-        let inside = Span { noun: "inside diameter", unit: " mm", least: 0.1, most: 300.0 };
+        let inside =
+            Span { noun: Text::named("backwards-inside-diameter"), unit: " mm", least: 0.1, most: 300.0 };
         faults.keep(inside.check("inside_mm", self.inside_mm));
-        let wire = Span { noun: "wire", unit: " mm", least: 0.1, most: 20.0 };
+        let wire = Span { noun: Text::named("backwards-wire"), unit: " mm", least: 0.1, most: 20.0 };
         faults.keep(wire.check("wire_mm", self.wire_mm));
-        let rings =
-            Span { noun: "number of rings", unit: "", least: 1.0, most: f64::from(super::MOST_RINGS) };
+        let rings = Span {
+            noun: Text::named("backwards-number-rings"),
+            unit: "",
+            least: 1.0,
+            most: f64::from(super::MOST_RINGS),
+        };
         faults.keep(rings.check("rings_n", f64::from(self.rings_n)));
         faults.into_result()?;
         let size = RingSize { inside_mm: self.inside_mm, wire_mm: self.wire_mm };
@@ -376,13 +386,13 @@ impl RingsThere {
             let shut_before_n = building.filter(|_| cells_n > 0).map_or(0, |building| building.shut_n());
             let left_n = self.rings_n - cells_n * k;
             let told = if taut.fits() {
-                format!(
-                    "{}: {} from {} rings{}, {}",
-                    known.weave.name,
-                    length_told((length_mm * 10.0).round() / 10.0, unit),
-                    cells_n * k,
-                    if left_n > 0 { format!(", {left_n} over") } else { String::new() },
-                    taut.suits.shown()
+                text!(
+                    "backwards-from-rings",
+                    name = known.weave.name,
+                    length_mm = length_told((length_mm * 10.0).round() / 10.0, unit),
+                    cells_n = cells_n * k,
+                    value = if left_n > 0 { text!("backwards-over", left_n) } else { String::new() },
+                    suits = taut.suits.shown()
                 )
             } else {
                 told(&known.weave, &taut)

@@ -11,6 +11,7 @@ use crate::wire::metal::Metal;
 use crate::words::length::{self, LengthUnit};
 use crate::words::sentence::{Change, Choice, next};
 use crate::words::{number, quoted, unknown};
+use lorimant_text::{fixed, text};
 
 /// A nudge of a chain's length, mm: half a centimetre, or an eighth of an inch.
 fn length_step_mm(unit: LengthUnit) -> f64 {
@@ -77,7 +78,7 @@ impl ChainRequest {
         if let Some((ring_slot, second)) = slot.of_ring() {
             let ring = if second { self.second_ring.as_ref() } else { Some(&self.ring) };
             let Some(ring) = ring else {
-                return Err(Fault::new("second_ring", "All its rings are the same.").into());
+                return Err(Fault::new("second_ring", text!("chain-change-all-its-rings-same")).into());
             };
             let at = if second { "second_ring" } else { "ring" };
             let changed = ring.changed(ring_slot, change, workshop).map_err(|faults| faults.within(at))?;
@@ -87,8 +88,7 @@ impl ChainRequest {
             Change::Typed(text) => self.typed(slot, text, workshop),
             Change::Nudge(steps) => Ok(self.nudged(slot, *steps, workshop)),
             Change::Pulled(_) => {
-                Err(Fault::new(field_of(slot), "A chain has no dimension to drag on its drawing. Type it.")
-                    .into())
+                Err(Fault::new(field_of(slot), text!("chain-change-chain-has-no-dimension-drag")).into())
             }
         }
     }
@@ -117,13 +117,13 @@ impl ChainRequest {
                 reason = "whole and within limits"
             )]
             read.map(|n| n as u32).ok_or_else(|| {
-                fault(format!("{} is not a number of {noun}. Enter one up to {most}.", quoted(text)))
+                fault(text!("chain-change-not-number-enter-one-up", text = quoted(text), noun, most))
             })
         };
         match slot {
             ChainSlot::Chains => changed.chains_n = count("chains", super::MOST_CHAINS)?,
-            ChainSlot::Across => changed.across_n = count("cells across", 200)?,
-            ChainSlot::Spares => changed.spares_n = count("spare rings", 10_000)?,
+            ChainSlot::Across => changed.across_n = count(text!("chain-change-cells-across"), 200)?,
+            ChainSlot::Spares => changed.spares_n = count(text!("chain-change-spare-rings"), 10_000)?,
             ChainSlot::Spoiled => {
                 let said = text
                     .trim()
@@ -133,7 +133,7 @@ impl ChainRequest {
                     .trim_end_matches('%')
                     .trim();
                 let read = said.replace(',', ".").parse::<f64>().ok().filter(|n| (0.0..=50.0).contains(n));
-                let wrong = || fault(format!("{} is not between 0 and 50 %. Type it as 3 %.", quoted(text)));
+                let wrong = || fault(text!("chain-change-not-between-0-50-type", text = quoted(text)));
                 changed.spoiled_share = read.ok_or_else(wrong)? / 100.0;
             }
             ChainSlot::Length => changed.length_mm = length::read(text, workshop.habits).map_err(fault)?.mm,
@@ -163,14 +163,17 @@ impl ChainRequest {
                         kind.0.name.eq_ignore_ascii_case(&said) || kind.0.also.contains(&said.as_str())
                     });
                     let Some(kind) = kind else {
-                        let names: Vec<&str> = clasps().map(|kind| kind.0.name).chain(["no clasp"]).collect();
+                        let names: Vec<&str> = clasps()
+                            .map(|kind| kind.0.name.as_str())
+                            .chain([text!("chain-change-no-clasp")])
+                            .collect();
                         return Err(fault(unknown("clasp", text, &names)));
                     };
                     changed.clasp = Some(PatternRequest::usual(kind));
                 }
             }
             _ => {
-                return Err(fault("Choose whether the second part has rings of its own.".to_owned()));
+                return Err(fault(text!("chain-change-choose-whether-second-part-has").to_owned()));
             }
         }
         Ok(changed)
@@ -247,19 +250,25 @@ impl ChainRequest {
             ChainSlot::Weave => {
                 weaves::all().iter().map(|known| choice(&known.weave.name, self.in_weave(known))).collect()
             }
-            ChainSlot::Clasp => std::iter::once(choice("no clasp", Self { clasp: None, ..self.clone() }))
-                .chain(clasps().map(|kind| {
-                    let clasp = match &self.clasp {
-                        Some(clasp) if clasp.kind.0.kind == kind.0.kind => clasp.clone(),
-                        _ => PatternRequest::usual(kind),
-                    };
-                    choice(kind.0.name, Self { clasp: Some(clasp), ..self.clone() })
-                }))
-                .collect(),
+            ChainSlot::Clasp => {
+                std::iter::once(choice(text!("chain-change-no-clasp"), Self { clasp: None, ..self.clone() }))
+                    .chain(clasps().map(|kind| {
+                        let clasp = match &self.clasp {
+                            Some(clasp) if clasp.kind.0.kind == kind.0.kind => clasp.clone(),
+                            _ => PatternRequest::usual(kind),
+                        };
+                        choice(kind.0.name.as_str(), Self { clasp: Some(clasp), ..self.clone() })
+                    }))
+                    .collect()
+            }
             ChainSlot::Ease => [0.0, 5.0, 10.0, -5.0, -10.0]
                 .iter()
                 .map(|mm| {
-                    let label = if *mm == 0.0 { "no ease".to_owned() } else { length_told(*mm, unit) };
+                    let label = if *mm == 0.0 {
+                        text!("chain-change-no-ease").to_owned()
+                    } else {
+                        length_told(*mm, unit)
+                    };
                     choice(&label, Self { ease_mm: *mm, ..self.clone() })
                 })
                 .collect(),
@@ -270,14 +279,17 @@ impl ChainRequest {
 
     /// The second part's rings: as the first, or in another metal.
     fn second_choices(&self, choice: &dyn Fn(&str, Self) -> Choice<Self>) -> Vec<Choice<Self>> {
-        let alike = choice("all rings the same", Self { second_ring: None, ..self.clone() });
+        let alike = choice(text!("chain-change-all-rings-same"), Self { second_ring: None, ..self.clone() });
         if !self.has_second_part() {
             return vec![alike];
         }
         let of = |metal: &Metal| {
             let mut second = self.second_ring.clone().unwrap_or_else(|| self.ring.clone());
             second.wire.metal = *metal;
-            choice(&format!("of {}", metal.shown()), Self { second_ring: Some(second), ..self.clone() })
+            choice(
+                &text!("chain-change-of", metal = metal.shown()),
+                Self { second_ring: Some(second), ..self.clone() },
+            )
         };
         std::iter::once(alike).chain(Metal::ALL.iter().map(of)).collect()
     }
@@ -291,7 +303,7 @@ impl ChainRequest {
     /// What comes of it in a few words, and whether it can be made.
     fn told_shortly(&self, unit: LengthUnit) -> (String, bool) {
         if !self.is_at_hand() {
-            return ("worked out when you choose it".to_owned(), true);
+            return (text!("chain-change-worked-out-when-you-choose").to_owned(), true);
         }
         let taut = match self.taut() {
             Ok(taut) => taut,
@@ -299,15 +311,23 @@ impl ChainRequest {
         };
         let Taut { ratio, smallest_ratio, suits, .. } = taut;
         if !taut.fits() {
-            return (format!("not possible: {ratio:.2}, and it needs {smallest_ratio:.2}"), false);
+            return (
+                text!(
+                    "chain-change-not-possible-needs",
+                    ratio = fixed(ratio, 2),
+                    smallest_ratio = fixed(smallest_ratio, 2)
+                ),
+                false,
+            );
         }
         match self.plan() {
             Ok(plan) => (
-                format!(
-                    "ratio {ratio:.2}, {}; {} rings, {}",
-                    suits.shown(),
-                    plan.rings_n,
-                    length_told(plan.finished_length_mm, unit)
+                text!(
+                    "chain-change-ratio-rings",
+                    ratio = fixed(ratio, 2),
+                    suits = suits.shown(),
+                    rings_n = plan.rings_n,
+                    finished_length_mm = length_told(plan.finished_length_mm, unit)
                 ),
                 true,
             ),

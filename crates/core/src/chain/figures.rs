@@ -4,15 +4,14 @@ use super::{ChainPlan, ChainRequest, Suits};
 use crate::figure::{Figure, Level, Question, figure};
 use crate::making::holds::FIRST_SET;
 use crate::wire::strength::weight_that_pulls;
-use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper, long_length, shown};
 use crate::words::scale::of_wire;
 use crate::working::{Numbers, count, num, plain};
+use lorimant_text::{Text, fixed, text};
 
-const CONTACT: &str = "Rings as tori that touch: the longest repeat at which nothing overlaps and exactly \
-                       the listed pairs are linked, found by sequential linear programs from several starts.";
-const TALLY: &str = "Counting.";
-const PLASTIC: &str = "Plastic hinge opposite the gap. Rings side by side share the load.";
+const CONTACT: Text = Text::named("chain-figures-rings-as-tori-that-touch");
+const TALLY: Text = Text::named("chain-figures-counting");
+const PLASTIC: Text = Text::named("chain-figures-plastic-hinge-opposite-gap-rings");
 
 impl ChainPlan {
     /// Every figure of the plan in the order it is read, with its working.
@@ -28,16 +27,16 @@ impl ChainPlan {
     fn count(&self, request: &ChainRequest) -> Vec<Figure> {
         let question = Question::Cut;
         let chains = request.chains_n;
-        let rings = figure("rings", question, "rings in it", self.rings_n.to_string(), "")
-            .more(format!(
-                "{} pre-closed, {} open; {}",
-                self.shut_before_n,
-                self.open_n,
-                counted(self.cells_n, "row")
+        let rings = figure("rings", question, text!("chain-figures-rings-in"), self.rings_n.to_string(), "")
+            .more(text!(
+                "chain-figures-pre-closed-open",
+                shut_before_n = self.shut_before_n,
+                open_n = self.open_n,
+                cells_n = text!("count-row", n = self.cells_n)
             ))
-            .says("Rings in the chain itself: whole repeats, as near to the length as possible.")
+            .says(text!("chain-figures-rings-in-chain-itself-whole"))
             .formula(
-                "repeats × rings in a repeat",
+                text!("chain-figures-repeats-rings-in-repeat"),
                 [self.rings_per_cell, self.across_n]
                     .into_iter()
                     .filter(|n| *n > 1)
@@ -45,21 +44,35 @@ impl ChainPlan {
                     .comes_to(0, ""),
             )
             .assumes(
-                "No two linked rings are both pre-closed.",
-                "Exact, within half a repeat of length.",
-                TALLY,
+                text!("chain-figures-no-two-linked-rings-both"),
+                text!("chain-figures-exact-within-half-repeat-length"),
+                TALLY.as_str(),
             );
-        let make = figure("rings-to-make", question, "rings to make", self.rings_to_make_n.to_string(), "")
-            .more(format!("{} % scrap, {} spare", shown(request.spoiled_share * 100.0, 1), request.spares_n))
-            .says("Includes the usual scrap from opening and closing, and a few spares for repairs.")
-            .formula(
-                "rings × chains × (1 + scrap) + spares",
-                (count(self.rings_n) * count(chains) * plain(1.0 + request.spoiled_share)
-                    + count(request.spares_n))
-                .comes_to(2, "")
-                .so(&self.rings_to_make_n.to_string()),
-            )
-            .assumes("Set in your workshop settings.", "A habit, not a law.", TALLY);
+        let make = figure(
+            "rings-to-make",
+            question,
+            text!("chain-figures-rings-make"),
+            self.rings_to_make_n.to_string(),
+            "",
+        )
+        .more(text!(
+            "chain-figures-scrap-spare",
+            spoiled_share = shown(request.spoiled_share * 100.0, 1),
+            spares_n = request.spares_n
+        ))
+        .says(text!("chain-figures-includes-usual-scrap-from-opening"))
+        .formula(
+            text!("chain-figures-rings-chains-1-scrap-spares"),
+            (count(self.rings_n) * count(chains) * plain(1.0 + request.spoiled_share)
+                + count(request.spares_n))
+            .comes_to(2, "")
+            .so(&self.rings_to_make_n.to_string()),
+        )
+        .assumes(
+            text!("chain-figures-set-in-your-workshop-settings"),
+            text!("chain-figures-habit-not-law"),
+            TALLY.as_str(),
+        );
         vec![rings, make]
     }
 
@@ -71,31 +84,38 @@ impl ChainPlan {
         let off = finished - (request.length_mm - request.ease_mm);
         let word = if off > 0.0 { "longer" } else { "shorter" };
         let more = if off.abs() > 1.0 {
-            format!(
-                "{spread}; {} {word} than asked: whole rows only",
-                caliper((off.abs() * 10.0).round() / 10.0, unit)
+            text!(
+                "chain-figures-than-asked-whole-rows-only",
+                spread,
+                off = caliper((off.abs() * 10.0).round() / 10.0, unit),
+                word
             )
         } else {
             spread
         };
-        let length = figure("chain-length", question, "finished length", shown(finished, 1), "mm")
-            .ruler(finished)
-            .more(more)
-            .says("Pulled taut, with the clasp if there is one. Lying loose it is shorter.")
-            .formula(
-                "repeats × length of one + clasp",
-                (count(self.cells_n) * num(self.repeat_mm, 3) + num(self.clasp_mm, 1)).comes_to(1, "mm"),
-            )
-            .assumes(
-                "Rings round and equal. The clasp pulled straight.",
-                format!(
-                    "± {} mm, one standard deviation: what all rings of a coil share (metal, wire, kerf). \
-                     Differences from ring to ring even out over {} rings.",
-                    shown(self.chain_length_spread_mm, 1),
-                    self.rings_n
-                ),
-                CONTACT,
-            );
+        let length = figure(
+            "chain-length",
+            question,
+            text!("chain-figures-finished-length"),
+            shown(finished, 1),
+            "mm",
+        )
+        .ruler(finished)
+        .more(more)
+        .says(text!("chain-figures-pulled-taut-with-clasp-if"))
+        .formula(
+            text!("chain-figures-repeats-length-one-clasp"),
+            (count(self.cells_n) * num(self.repeat_mm, 3) + num(self.clasp_mm, 1)).comes_to(1, "mm"),
+        )
+        .assumes(
+            text!("chain-figures-rings-round-equal-clasp-pulled"),
+            text!(
+                "chain-figures-mm-one-standard-deviation-what",
+                chain_length_spread_mm = shown(self.chain_length_spread_mm, 1),
+                rings_n = self.rings_n
+            ),
+            CONTACT.as_str(),
+        );
         let level = match self.suits {
             Suits::Stiff | Suits::Floppy => Some(Level::Watch),
             _ => None,
@@ -103,93 +123,123 @@ impl ChainPlan {
         let mut ratio = figure(
             "aspect-ratio",
             question,
-            "aspect ratio",
+            text!("chain-figures-aspect-ratio"),
             format!("{:.1}", self.aspect_ratio),
             "",
         )
-        .more(format!("{}; {:.2} at least", self.suits.shown(), self.smallest_ratio))
-        .says(format!(
-            "The aspect ratio of your finished rings, after springback, kerf and closing. Usual is \
-                     about {} to {}.",
-            shown(self.usual_ratio[0], 1),
-            shown(self.usual_ratio[1], 1)
+        .more(text!(
+            "chain-figures-at-least",
+            suits = self.suits.shown(),
+            smallest_ratio = fixed(self.smallest_ratio, 2)
         ))
-        .formula("ID / d", (num(self.ring_inside_mm, 3) / num(request.ring.wire.size_mm, 3)).comes_to(3, ""))
+        .says(text!(
+            "chain-figures-aspect-ratio-your-finished-rings",
+            usual_ratio = shown(self.usual_ratio[0], 1),
+            usual_ratio2 = shown(self.usual_ratio[1], 1)
+        ))
+        .formula(
+            text!("chain-figures-id-d"),
+            (num(self.ring_inside_mm, 3) / num(request.ring.wire.size_mm, 3)).comes_to(3, ""),
+        )
         .assumes(
-            "The usual range is our own judgement. The smallest is calculated.",
-            "The smallest ratio found is an upper limit: another arrangement could go a little lower.",
-            CONTACT,
+            text!("chain-figures-usual-range-our-own-judgement"),
+            text!("chain-figures-smallest-ratio-found-upper-limit"),
+            CONTACT.as_str(),
         );
         ratio.level = level;
-        let repeat = figure("repeat", question, "one repeat", shown(self.repeat_mm, 2), "mm")
-            .ruler(self.repeat_mm)
-            .says("From one repeat to the next, pulled taut.")
-            .formula(
-                "longest shift without overlap",
-                Numbers::told(format!(
-                    "{} mm, found for rings {} mm inside",
-                    shown(self.repeat_mm, 3),
-                    shown(self.ring_inside_mm, 3)
-                )),
-            )
-            .assumes("Pulled taut, no friction.", "0.5 % of the repeat, plus the ring's own ±.", CONTACT);
+        let repeat =
+            figure("repeat", question, text!("chain-figures-one-repeat"), shown(self.repeat_mm, 2), "mm")
+                .ruler(self.repeat_mm)
+                .says(text!("chain-figures-from-one-repeat-next-pulled"))
+                .formula(
+                    text!("chain-figures-longest-shift-without-overlap"),
+                    Numbers::told(text!(
+                        "chain-figures-mm-found-for-rings-mm",
+                        repeat_mm = shown(self.repeat_mm, 3),
+                        ring_inside_mm = shown(self.ring_inside_mm, 3)
+                    )),
+                )
+                .assumes(
+                    text!("chain-figures-pulled-taut-no-friction"),
+                    text!("chain-figures-0-5-repeat-plus-rings"),
+                    CONTACT.as_str(),
+                );
         let [wide, deep] = self.across_mm;
         let across = figure(
             "chain-across",
             question,
-            "width",
+            text!("chain-figures-width"),
             format!("{} × {}", shown(wide, 1), shown(deep, 1)),
             "mm",
         )
-        .says("How wide the chain is, pulled taut.")
+        .says(text!("chain-figures-how-wide-chain-pulled-taut"))
         .formula(
-            "outermost wire to outermost wire",
-            Numbers::told(format!("{} and {} mm", shown(wide, 2), shown(deep, 2))),
+            text!("chain-figures-outermost-wire-outermost-wire"),
+            Numbers::told(text!("chain-figures-mm", wide = shown(wide, 2), deep = shown(deep, 2))),
         )
-        .assumes("Pulled taut.", "As the ring.", CONTACT);
+        .assumes(
+            text!("chain-figures-pulled-taut"),
+            text!("chain-figures-as-ring"),
+            CONTACT.as_str(),
+        );
         vec![length, ratio, repeat, across]
     }
 
     fn off_the_spool(&self, request: &ChainRequest, minutes: f64, unit: LengthUnit) -> Vec<Figure> {
         let question = Question::OffTheSpool;
         let (wire, wire_unit) = long_length(self.off_the_spool_mm);
-        let spool = figure("wire", question, "wire off the spool", wire, wire_unit)
+        let spool = figure("wire", question, text!("chain-figures-wire-off-spool"), wire, wire_unit)
             .ruler(self.off_the_spool_mm)
-            .more(format!("{} g in all; {}", shown(self.off_the_spool_g, 1), counted(self.coils_n, "coil")))
-            .says("For all rings, with kerf, tails and uneven ends, as in the ring plan.")
+            .more(text!(
+                "chain-figures-g-in-all",
+                off_the_spool_g = shown(self.off_the_spool_g, 1),
+                coils_n = text!("count-coil", n = self.coils_n)
+            ))
+            .says(text!("chain-figures-for-all-rings-with-kerf"))
             .formula(
-                "ring plan",
-                Numbers::told(format!(
-                    "{} rings: {} mm",
-                    self.rings_to_make_n,
-                    shown(self.off_the_spool_mm, 0)
-                )),
-            )
-            .assumes("From the ring plan.", "From the ring plan.", TALLY);
-        let mass = figure("mass", question, "one chain weighs", shown(self.mass_g, 1), "g")
-            .more(format!("{} of wire in it", of_wire(self.wire_length_mm, unit)))
-            .says("Its rings, without the clasp.")
-            .formula(
-                "rings × wire in a ring × mass of a length",
-                Numbers::told(format!(
-                    "{} mm of wire: {} g",
-                    shown(self.wire_length_mm, 0),
-                    shown(self.mass_g, 2)
+                text!("chain-figures-ring-plan"),
+                Numbers::told(text!(
+                    "chain-figures-rings-mm",
+                    rings_to_make_n = self.rings_to_make_n,
+                    off_the_spool_mm = shown(self.off_the_spool_mm, 0)
                 )),
             )
             .assumes(
-                "Bending does not change the volume of the wire.",
-                "± 2 %, twice that of the wire's size.",
-                TALLY,
+                text!("chain-figures-from-ring-plan"),
+                text!("chain-figures-from-ring-plan"),
+                TALLY.as_str(),
             );
-        let minutes = figure("minutes", question, "at the bench", shown(minutes, 0), "min")
-            .more(format!("for {}, rings included", counted(request.chains_n, "chain")))
-            .says("Winding, cutting, closing, opening and weaving.")
-            .formula("sum over the steps", Numbers::told(format!("{} min", shown(minutes, 0))))
+        let mass =
+            figure("mass", question, text!("chain-figures-one-chain-weighs"), shown(self.mass_g, 1), "g")
+                .more(text!("chain-figures-wire-in", wire_length_mm = of_wire(self.wire_length_mm, unit)))
+                .says(text!("chain-figures-its-rings-without-clasp"))
+                .formula(
+                    text!("chain-figures-rings-wire-in-ring-mass"),
+                    Numbers::told(text!(
+                        "chain-figures-mm-wire-g",
+                        wire_length_mm = shown(self.wire_length_mm, 0),
+                        mass_g = shown(self.mass_g, 2)
+                    )),
+                )
+                .assumes(
+                    text!("chain-figures-bending-does-not-change-volume"),
+                    text!("chain-figures-2-twice-that-wires-size"),
+                    TALLY.as_str(),
+                );
+        let minutes = figure("minutes", question, text!("chain-figures-at-bench"), shown(minutes, 0), "min")
+            .more(text!(
+                "chain-figures-for-rings-included",
+                chains_n = text!("count-chain", n = request.chains_n)
+            ))
+            .says(text!("chain-figures-winding-cutting-closing-opening-weaving"))
+            .formula(
+                text!("chain-figures-sum-over-steps"),
+                Numbers::told(text!("chain-figures-min", minutes = shown(minutes, 0))),
+            )
             .assumes(
-                "A practised hand, until your own times are known.",
-                "People differ by half as much again.",
-                TALLY,
+                text!("chain-figures-practised-hand-until-your-own"),
+                text!("chain-figures-people-differ-by-half-as"),
+                TALLY.as_str(),
             );
         vec![spool, mass, minutes]
     }
@@ -197,17 +247,17 @@ impl ChainPlan {
     fn will_it_hold(&self) -> Figure {
         let first = self.clasp_opens_n.map_or(self.rings_open_n, |clasp| clasp.min(self.rings_open_n));
         let (weight, unit) = weight_that_pulls(first);
-        figure("opens-at", Question::WillItHold, "starts to open at about", weight, unit)
+        figure("opens-at", Question::WillItHold, text!("chain-figures-starts-open-at-about"), weight, unit)
             .more(self.opens_first.clone())
-            .says("Pull at which a gap first stays open a little. Unsoldered rings give way by opening.")
+            .says(text!("chain-figures-pull-at-which-gap-first"))
             .formula(
-                "0.6 · strands · Mp/R",
+                text!("chain-figures-0-6-strands-mp-r"),
                 (num(FIRST_SET, 1) * count(self.strands_n) * num(self.one_ring_opens_n, 3)).comes_to(2, "N"),
             )
             .assumes(
-                "Rings side by side share the load evenly; in a kinked chain they don't.",
-                "± 40 %. An estimate, not a rating.",
-                PLASTIC,
+                text!("chain-figures-rings-side-by-side-share"),
+                text!("chain-figures-40-estimate-not-rating"),
+                PLASTIC.as_str(),
             )
     }
 }

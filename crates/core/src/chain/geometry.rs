@@ -17,15 +17,15 @@ use crate::words::words;
 
 words! {
     /// What a ring is at a placing.
-    pub enum RingStanding ("standing of a ring") {
+    pub enum RingStanding ("ring-standing") {
         /// It is there.
-        There = "there", "there";
+        There = "there";
         /// The new ring goes through it.
-        Through = "through", "goes through";
+        Through = "through";
         /// A shut one that the new ring takes up.
-        TakenUp = "taken-up", "taken up";
+        TakenUp = "taken-up";
         /// The ring put in.
-        New = "new", "the new ring";
+        New = "new";
     }
 }
 
@@ -229,13 +229,13 @@ impl Laid<'_> {
 
 words! {
     /// From where a chain is seen.
-    pub enum View ("view of a chain") {
+    pub enum View ("geometry-view") {
         /// From the front, its length from left to right.
-        Front = "front", "front";
+        Front = "front";
         /// From above.
-        Side = "side", "side";
+        Side = "side";
         /// Along its length.
-        Along = "along", "along";
+        Along = "along";
     }
 }
 

@@ -10,6 +10,7 @@ use crate::fault::{Faults, Span};
 use crate::ring::RingRequest;
 use crate::wire::Wire;
 use crate::wire::metal::{Metal, Temper};
+use lorimant_text::{Text, fixed, text};
 
 /// Rings as they are measured, however they were made.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
@@ -108,9 +109,11 @@ pub fn from_rings(
         None => known_weave(word)?,
     };
     let mut faults = Faults::none();
-    let length = Span { noun: "length of the chain", unit: " mm", least: 0.1, most: 100_000.0 };
+    let length =
+        Span { noun: Text::named("measured-length-chain"), unit: " mm", least: 0.1, most: 100_000.0 };
     faults.keep(length.check("length_mm", length_mm));
-    let across = Span { noun: "number of cells across", unit: "", least: 1.0, most: 200.0 };
+    let across =
+        Span { noun: Text::named("measured-number-cells-across"), unit: "", least: 1.0, most: 200.0 };
     faults.keep(across.check("across_n", f64::from(across_n)));
     let (size, wire) = match rings {
         OfRings::Plan(ring) => {
@@ -122,9 +125,10 @@ pub fn from_rings(
             (size, ring.wire.clone())
         }
         OfRings::Measured(measured) => {
-            let inside = Span { noun: "inside diameter", unit: " mm", least: 0.1, most: 300.0 };
+            let inside =
+                Span { noun: Text::named("measured-inside-diameter"), unit: " mm", least: 0.1, most: 300.0 };
             faults.keep(inside.check("ring.inside_mm", measured.inside_mm));
-            let thick = Span { noun: "wire", unit: " mm", least: 0.1, most: 20.0 };
+            let thick = Span { noun: Text::named("measured-wire"), unit: " mm", least: 0.1, most: 20.0 };
             faults.keep(thick.check("ring.wire_mm", measured.wire_mm));
             let size = RingSize { inside_mm: measured.inside_mm, wire_mm: measured.wire_mm };
             (size, Wire::round(measured.metal.unwrap_or(Metal::Copper), measured.wire_mm, Temper::Soft))
@@ -153,9 +157,11 @@ pub fn from_rings(
         off_the_spool_mm: None,
     };
     if !taut.fits() {
-        answer.told = format!(
-            "Rings with an aspect ratio of {:.2} don't fit into each other in {}: it needs at least {:.2}.",
-            taut.ratio, weave.name, taut.smallest_ratio
+        answer.told = text!(
+            "measured-rings-with-aspect-ratio-dont",
+            ratio = fixed(taut.ratio, 2),
+            name = weave.name,
+            smallest_ratio = fixed(taut.smallest_ratio, 2)
         );
         return Ok(answer);
     }
@@ -176,12 +182,12 @@ pub fn from_rings(
     }
     answer.wire_length_mm = f64::from(all.rings_n) * each_mm;
     answer.mass_g = wire.mass_g(answer.wire_length_mm);
-    answer.told = format!(
-        "{} rings, {} of them pre-closed; ratio {:.2}, {}.",
-        answer.rings_n,
-        answer.shut_before_n,
-        taut.ratio,
-        taut.suits.shown()
+    answer.told = text!(
+        "measured-rings-them-pre-closed-ratio",
+        rings_n = answer.rings_n,
+        shut_before_n = answer.shut_before_n,
+        ratio = fixed(taut.ratio, 2),
+        suits = taut.suits.shown()
     );
     Ok(answer)
 }

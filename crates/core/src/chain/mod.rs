@@ -34,6 +34,7 @@ use crate::ring::RingRequest;
 use crate::tool::mandrel::Shape;
 use crate::wire::section::Section;
 use crate::words::did_you_mean;
+use lorimant_text::{Text, text};
 pub use plan::ChainPlan;
 pub use route::FinishedChain;
 pub use taut::{RingSize, Suits, Taut};
@@ -166,42 +167,42 @@ impl ChainRequest {
         } else {
             faults.keep(self.design());
         }
-        let length = Span { noun: "length of the chain", unit: " mm", least: 1.0, most: 100_000.0 };
+        let length =
+            Span { noun: Text::named("chain-length-chain"), unit: " mm", least: 1.0, most: 100_000.0 };
         faults.keep(length.check("length_mm", self.length_mm));
-        let ease = Span { noun: "ease", unit: " mm", least: -500.0, most: 500.0 };
+        let ease = Span { noun: Text::named("chain-ease"), unit: " mm", least: -500.0, most: 500.0 };
         faults.keep(ease.check("ease_mm", self.ease_mm));
-        let across = Span { noun: "number of cells across", unit: "", least: 1.0, most: 200.0 };
+        let across =
+            Span { noun: Text::named("chain-number-cells-across"), unit: "", least: 1.0, most: 200.0 };
         faults.keep(across.check("across_n", f64::from(self.across_n)));
         let most = f64::from(MOST_CHAINS);
-        let chains = Span { noun: "number of chains", unit: "", least: 1.0, most };
+        let chains = Span { noun: Text::named("chain-number-chains"), unit: "", least: 1.0, most };
         faults.keep(chains.check("chains_n", f64::from(self.chains_n)));
-        let spares = Span { noun: "number of spare rings", unit: "", least: 0.0, most: 10_000.0 };
+        let spares =
+            Span { noun: Text::named("chain-number-spare-rings"), unit: "", least: 0.0, most: 10_000.0 };
         faults.keep(spares.check("spares_n", f64::from(self.spares_n)));
-        let spoiled = Span { noun: "scrap share", unit: "", least: 0.0, most: 0.5 };
+        let spoiled = Span { noun: Text::named("chain-scrap-share"), unit: "", least: 0.0, most: 0.5 };
         faults.keep(spoiled.check("spoiled_share", self.spoiled_share));
         for (at, ring) in [("ring", Some(&self.ring)), ("second_ring", self.second_ring.as_ref())] {
             let Some(ring) = ring else { continue };
             // Only round rings of round wire are tori.
             if ring.wire.section != Section::Round {
-                let said = "Chains are calculated for round wire only. Choose round wire for the rings.";
+                let said = text!("chain-chains-calculated-for-round-wire");
                 faults.add(Fault::new(format!("{at}.wire.section"), said));
             }
             if ring.mandrel.shape != Shape::Round {
-                let said = "Chains are calculated for round rings only. Choose a round rod.";
+                let said = text!("chain-chains-calculated-for-round-rings");
                 faults.add(Fault::new(format!("{at}.mandrel.shape"), said));
             }
             if ring.hammered_mm.is_some() {
-                let said = "Chains are calculated for plain rings only. Choose “not hammered”.";
+                let said = text!("chain-chains-calculated-for-plain-rings");
                 faults.add(Fault::new(format!("{at}.hammered_mm"), said));
             }
         }
         if let (Some(_), Ok(design)) = (&self.second_ring, self.design())
             && design.parts().len() < 2
         {
-            let said = format!(
-                "All rings of {} do the same job, so there is no second size or wire. Leave out the second ring.",
-                design.name
-            );
+            let said = text!("chain-all-rings-do-same-job", name = design.name);
             faults.add(Fault::new("second_ring", said));
         }
         if let Some(clasp) = &self.clasp {
@@ -221,11 +222,11 @@ pub fn known_weave(word: &str) -> Result<&'static Weave, Faults> {
     }
     let words = || weaves::all().iter().map(|known| known.word);
     let known: Vec<&str> = words().collect();
-    let said = format!(
-        "There is no weave “{}”.{} The weaves are: {}.",
-        word.chars().take(40).collect::<String>(),
-        did_you_mean(word, words()),
-        known.join(", ")
+    let said = text!(
+        "chain-there-no-weave-weaves",
+        word = word.chars().take(40).collect::<String>(),
+        word2 = did_you_mean(word, words()),
+        known = known.join(", ")
     );
     Err(Fault::new("weave", said).into())
 }

@@ -13,6 +13,7 @@ use crate::fault::{Fault, Faults};
 use crate::making::operations::gap_mm;
 use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper};
+use lorimant_text::text;
 
 /// Most cells in which the shut rings come again.
 const MOST_CELLS: usize = 4;
@@ -151,7 +152,7 @@ impl<'a> Building<'a> {
     /// A fault where it has no cell.
     pub fn of(weave: &'a Weave, cells_n: u32, across_n: u32) -> Result<Self, Faults> {
         if cells_n == 0 || across_n == 0 {
-            return Err(Fault::new("length_mm", "It is shorter than one repeat of the weave.").into());
+            return Err(Fault::new("length_mm", text!("placing-shorter-than-one-repeat-weave")).into());
         }
         let across_n = if weave.is_sheet() { across_n } else { 1 };
         Ok(Self { weave, cells_n, across_n, shut: shut_of(weave) })
@@ -304,7 +305,7 @@ impl<'a> Building<'a> {
     fn named(&self, at: At, from: At) -> String {
         let aside = if self.across_n > 1 { format!("{}", at.aside + 1) } else { String::new() };
         let letter = format!("{}{aside}", name(at.ring));
-        if at.cell == from.cell { letter } else { format!("{letter} of row {}", at.cell + 1) }
+        if at.cell == from.cell { letter } else { text!("placing-row", letter, cell = at.cell + 1) }
     }
 
     fn told(&self, n: u32, placed: &Placed, through: &[String], takes_up: &[String]) -> String {
@@ -330,53 +331,44 @@ impl<'a> Building<'a> {
                     && fold.held_by.iter().any(|at| at.cells_on > 0)
             });
             let over = over.map_or_else(String::new, |fold| {
-                format!("{} and {}", name(fold.over[0].ring), name(fold.over[1].ring))
+                text!("placing-and", ring = name(fold.over[0].ring), ring2 = name(fold.over[1].ring))
             });
             let all = all_of(&folded);
-            told += &format!(
-                "Fold {all} back over {over} of their row, one to each side. Spread {over} so that the \
-                 folded rings show between them. "
-            );
+            told += &text!("placing-fold-back-over-their-row", all, over);
         }
         match takes_up {
-            [] => told += &format!("Take an open ring, {}. ", self.named(placed.ring, placed.ring)),
+            [] => told += &text!("placing-take-open-ring", named = self.named(placed.ring, placed.ring)),
             shut => {
-                told += &format!(
-                    "Put {} ({}) on an open ring, {}. ",
-                    counted(u32::try_from(shut.len()).unwrap_or(0), "pre-closed ring"),
-                    all_of(shut),
-                    self.named(placed.ring, placed.ring)
+                told += &text!(
+                    "placing-put-on-open-ring",
+                    shut = counted(u32::try_from(shut.len()).unwrap_or(0), text!("placing-pre-closed-ring")),
+                    shut2 = all_of(shut),
+                    named = self.named(placed.ring, placed.ring)
                 );
             }
         }
         match through {
             [] if n == 0 => {
-                told += "Close it. Hang a loop of scrap wire in it to mark the start.";
+                told += text!("placing-close-hang-loop-scrap-wire");
             }
-            [] => told += "Close it, and lay it beside the others of its row.",
-            there => told += &format!("Pass it through {}. Close it.", all_of(there)),
+            [] => told += text!("placing-close-lay-beside-others-its"),
+            there => told += &text!("placing-pass-through-close", there = all_of(there)),
         }
         told
     }
 
     fn if_wrong(&self, placed: &Placed, through: &[String], (wire_mm, unit): (f64, LengthUnit)) -> String {
         let gap = caliper(gap_mm(wire_mm), unit);
-        let open_up = format!(
-            "Open this ring only, sideways, to a gap of about {gap}, and pass it again. Everything you \
-             added since stays on."
-        );
+        let open_up = text!("placing-open-this-ring-only-sideways", gap);
         match through {
-            [] => format!("Nothing hangs on it yet: take it off and start it again. {open_up}"),
+            [] => text!("placing-nothing-hangs-on-yet-take", open_up),
             [only] => {
                 let ring = self.named(placed.ring, placed.ring);
-                format!("If it missed {only}, {ring} comes away when you pull. {open_up}")
+                text!("placing-if-missed-comes-away-when", only, ring, open_up)
             }
             [.., last] => {
                 let ring = self.named(placed.ring, placed.ring);
-                format!(
-                    "One link short: if {ring} missed {last}, then {last} swings free, the row leans to the \
-                     other side, and the next row isn't level. {open_up}"
-                )
+                text!("placing-one-link-short-if-missed", ring, last, open_up)
             }
         }
     }
@@ -394,7 +386,7 @@ fn all_of(names: &[String]) -> String {
     }
     let of_row = |(row, rings): &(&str, Vec<&str>)| {
         let listed = listed(rings);
-        if row.is_empty() { listed } else { format!("{listed} of {row}") }
+        if row.is_empty() { listed } else { text!("placing-of", listed, row) }
     };
     let rows: Vec<String> = by_row.iter().map(of_row).collect();
     listed(&rows.iter().map(String::as_str).collect::<Vec<_>>())
@@ -404,7 +396,7 @@ fn listed(names: &[&str]) -> String {
     match names {
         [] => String::new(),
         [one] => (*one).to_owned(),
-        [most @ .., last] => format!("{} and {last}", most.join(", ")),
+        [most @ .., last] => text!("placing-and-2", most = most.join(", "), last),
     }
 }
 

@@ -12,6 +12,7 @@ use crate::ring::{RingPlan, RingRequest};
 use crate::tool::workshop::Workshop;
 use crate::wire::strength::load_told;
 use crate::words::length::both;
+use lorimant_text::{fixed, text};
 
 /// What follows from a [`ChainRequest`]. Lengths in mm, masses in g, of one chain unless the name says otherwise.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -117,11 +118,11 @@ pub struct Counted {
 pub fn counted(weave: &Weave, taut: &Taut, length_mm: f64, across_n: u32) -> Result<Counted, Faults> {
     let repeat = taut.repeat_mm;
     if length_mm < repeat {
-        let said = format!(
-            "That leaves {} for the rings, and one repeat of {} is {} long. Enter at least that.",
-            both((length_mm.max(0.0) * 10.0).round() / 10.0),
-            weave.name,
-            both((repeat * 100.0).ceil() / 100.0)
+        let said = text!(
+            "chain-plan-that-leaves-for-rings-one",
+            length_mm = both((length_mm.max(0.0) * 10.0).round() / 10.0),
+            name = weave.name,
+            repeat = both((repeat * 100.0).ceil() / 100.0)
         );
         return Err(Fault::new("length_mm", said).limit(repeat).into());
     }
@@ -129,8 +130,7 @@ pub fn counted(weave: &Weave, taut: &Taut, length_mm: f64, across_n: u32) -> Res
     let cells = (length_mm / repeat).round();
     let rings = cells * weave.rings_n() as f64 * f64::from(across_n);
     if rings > f64::from(MOST_RINGS) {
-        let said =
-            format!("That needs {rings:.0} rings; one plan holds {MOST_RINGS}. Enter a shorter length.");
+        let said = text!("chain-plan-that-needs-rings-one-plan", rings = fixed(rings, 0), MOST_RINGS);
         return Err(Fault::new("length_mm", said).limit(f64::from(MOST_RINGS)).into());
     }
     #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "at most a hundred thousand")]
@@ -310,13 +310,12 @@ impl ChainRequest {
 
     pub(super) fn does_not_fit(&self, weave: &Weave, taut: &Taut) -> Fault {
         let wire = self.ring.wire.size_mm;
-        let said = format!(
-            "These rings have an aspect ratio of {:.2} and don't fit into each other in {}: it needs at \
-             least {:.2}. Use rings {} inside or more, or thinner wire.",
-            taut.ratio,
-            weave.name,
-            taut.smallest_ratio,
-            both((taut.smallest_ratio * wire * 100.0).ceil() / 100.0)
+        let said = text!(
+            "chain-plan-these-rings-have-aspect-ratio",
+            ratio = fixed(taut.ratio, 2),
+            name = weave.name,
+            smallest_ratio = fixed(taut.smallest_ratio, 2),
+            smallest_ratio2 = both((taut.smallest_ratio * wire * 100.0).ceil() / 100.0)
         );
         Fault::new("ring.mandrel.diameter_mm", said).limit(taut.smallest_ratio)
     }
@@ -374,24 +373,27 @@ fn across_of(taut: &Taut, sizes: &[RingSize], weave: &Weave, counted: Counted) -
 
 fn opens_first(rings_n: f64, strands_n: u32, clasp_n: Option<f64>, has_clasp: bool) -> String {
     let share = match strands_n {
-        1 => "one ring carries it".to_owned(),
-        n => format!("{n} rings share it"),
+        1 => text!("chain-plan-one-ring-carries").to_owned(),
+        n => text!("chain-plan-rings-share", n),
     };
     match clasp_n {
-        Some(clasp) if clasp < rings_n => format!(
-            "The clasp opens first, at about {}; the rings ({share}) at about {}. Estimates, ± 40 %.",
-            load_told(clasp),
-            load_told(rings_n)
+        Some(clasp) if clasp < rings_n => text!(
+            "chain-plan-clasp-opens-first-at-about",
+            clasp = load_told(clasp),
+            share,
+            rings_n = load_told(rings_n)
         ),
-        Some(clasp) => format!(
-            "The rings open first ({share}), at about {}; the clasp at about {}. Estimates, ± 40 %.",
-            load_told(rings_n),
-            load_told(clasp)
+        Some(clasp) => text!(
+            "chain-plan-rings-open-first-at-about",
+            share,
+            rings_n = load_told(rings_n),
+            clasp = load_told(clasp)
         ),
-        None => format!(
-            "The rings open first ({share}), at about {}{}. An estimate, ± 40 %.",
-            load_told(rings_n),
-            if has_clasp { "; the clasp does not open" } else { "" }
+        None => text!(
+            "chain-plan-rings-open-first-at-about-estimate",
+            share,
+            rings_n = load_told(rings_n),
+            value = if has_clasp { text!("chain-plan-clasp-does-not-open") } else { "" }
         ),
     }
 }

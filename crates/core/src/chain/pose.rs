@@ -8,6 +8,7 @@ use serde::{Deserialize, Serialize};
 
 use super::torus::{Around, Torus, Touch};
 use super::weave::{Fold, RingAt, Weave, name_at};
+use lorimant_text::text;
 
 /// Where the rings of a cell lie, and how the cell goes on. The chain's length is along x; a sheet's breadth along y.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -44,10 +45,10 @@ impl Pair {
     /// The two in words.
     #[must_use]
     pub fn named(&self) -> String {
-        format!(
-            "ring {} and {}",
-            name_at(self.ring, 0, 0),
-            name_at(self.other, self.cells_on, self.cells_aside)
+        text!(
+            "pose-ring",
+            ring = name_at(self.ring, 0, 0),
+            other = name_at(self.other, self.cells_on, self.cells_aside)
         )
     }
 }

@@ -7,6 +7,7 @@ use super::relax::Relaxing;
 use super::search::{Effort, RelaxProgress, Watch, wire_at};
 use super::weave::Weave;
 use crate::fault::{Faults, Span};
+use lorimant_text::{Text, fixed, text};
 
 /// A weave to relax.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -55,12 +56,13 @@ impl RelaxRequest {
         weave.check().map_err(|faults| faults.within("weave"))?;
         let mut faults = Faults::none();
         if let Some(ratio) = self.ratio {
-            let span = Span { noun: "ratio of inside to wire", unit: "", least: 1.0, most: 200.0 };
+            let span =
+                Span { noun: Text::named("relaxed-ratio-inside-wire"), unit: "", least: 1.0, most: 200.0 };
             faults.keep(span.check("ratio", ratio));
         }
         let mut effort = Effort::usual(weave.rings_n());
         if let Some(starts_n) = self.starts_n {
-            let span = Span { noun: "number of starts", unit: "", least: 1.0, most: 400.0 };
+            let span = Span { noun: Text::named("relaxed-number-starts"), unit: "", least: 1.0, most: 400.0 };
             faults.keep(span.check("starts_n", f64::from(starts_n)));
             effort.starts_n = starts_n;
         }
@@ -82,11 +84,16 @@ impl RelaxRequest {
         let bore = 2.0 - wire;
         let fits = solved.is_some();
         let told = if fits {
-            format!("Rings fit into each other from a ratio of {smallest_ratio:.2}. Drawn at {ratio:.2}.")
+            text!(
+                "relaxed-rings-fit-into-each-other",
+                smallest_ratio = fixed(smallest_ratio, 2),
+                ratio = fixed(ratio, 2)
+            )
         } else {
-            format!(
-                "Rings with a ratio of {ratio:.2} don't fit into each other: it needs at least \
-                 {smallest_ratio:.2}."
+            text!(
+                "relaxed-rings-with-ratio-dont-fit",
+                ratio = fixed(ratio, 2),
+                smallest_ratio = fixed(smallest_ratio, 2)
             )
         };
         let pose = solved.map(|solved| solved.pose);

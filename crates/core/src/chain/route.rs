@@ -9,6 +9,7 @@ use crate::ring::route::FinishedRings;
 use crate::ring::{RingPlan, RingRequest};
 use crate::tool::method::{Hardening, Joint, Methods};
 use crate::tool::workshop::Workshop;
+use lorimant_text::text;
 
 impl ChainRequest {
     /// The methods it is made by: the workshop's, but that no ring is joined before it hangs in the others.
@@ -38,10 +39,7 @@ impl ChainRequest {
         if methods.hardening == Hardening::Tumble {
             route.push(Box::new(Tumble { hours: methods.tumble_h }));
         }
-        route.push(Box::new(Check {
-            text: "Lay it straight and look along it. Every row should lie like the one before, with no gap \
-                   open and no link missing. Hold it up to the light.",
-        }));
+        route.push(Box::new(Check { text: text!("chain-route-lay-straight-look-along-every") }));
         route
     }
 

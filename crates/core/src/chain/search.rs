@@ -11,6 +11,7 @@ use super::torus::Torus;
 use super::weave::{GoesOn, Weave};
 use crate::chance::Chance;
 use crate::fault::{Fault, Faults};
+use lorimant_text::{Text, text};
 
 /// How far a search has come.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize)]
@@ -95,7 +96,7 @@ const ROOM: [f64; 2] = [0.15, 0.05];
 /// Poses kept to pull taut from.
 const KEPT: usize = 4;
 /// What is said where nothing was found in the time there was.
-const GIVEN_UP: &str = "Nothing found in the time allowed. Let it search longer.";
+const GIVEN_UP: Text = Text::named("search-nothing-found-in-time-allowed");
 /// Ratios closer than this are the same pose.
 const SAME: f64 = 2e-3;
 
@@ -172,17 +173,9 @@ impl Relaxing<'_> {
     fn cannot(&self, in_the_way: &[(Pair, u32)]) -> Fault {
         let most = in_the_way.iter().max_by_key(|(_, n)| *n).map(|(pair, _)| *pair);
         let said = match most {
-            Some(pair) if pair.linked => format!(
-                "None found under these links: {} should go through each other and don't get there. Remove \
-                 that link, or link others.",
-                pair.named()
-            ),
-            Some(pair) => format!(
-                "None found under these links: {} get caught in each other and should not. Link them, or \
-                 remove what pulls them together.",
-                pair.named()
-            ),
-            None => "None found that keeps all its folds. Remove a fold, or link other rings.".to_owned(),
+            Some(pair) if pair.linked => text!("search-none-found-under-these-links", pair = pair.named()),
+            Some(pair) => text!("search-none-found-under-these-links-get", pair = pair.named()),
+            None => text!("search-none-found-that-keeps-all").to_owned(),
         };
         Fault::new("links", said)
     }

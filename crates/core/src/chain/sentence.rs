@@ -7,50 +7,51 @@ use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{LengthUnit, caliper, inch_fraction, shown};
 use crate::words::sentence::Phrase;
 use crate::words::{counted, words};
+use lorimant_text::text;
 
 words! {
     /// An input of a chain that is a word of its sentence.
-    pub enum ChainSlot ("word of the sentence") {
+    pub enum ChainSlot ("chain-slot") {
         /// How many chains.
-        Chains = "chains", "how many";
+        Chains = "chains";
         /// How long.
-        Length = "length", "length";
+        Length = "length";
         /// Which weave.
-        Weave = "weave", "weave";
+        Weave = "weave";
         /// How many cells across, of a sheet.
-        Across = "across", "cells across";
+        Across = "across";
         /// Temper of its wire.
-        Temper = "temper", "temper";
+        Temper = "temper";
         /// Metal of its wire.
-        Metal = "metal", "metal";
+        Metal = "metal";
         /// Size of its wire.
-        Size = "size", "wire size";
+        Size = "size";
         /// The lot its wire is off, where it was said.
-        Lot = "lot", "lot";
+        Lot = "lot";
         /// How its rings are wound.
-        Winding = "winding", "winding";
+        Winding = "winding";
         /// The rod of its rings.
-        Mandrel = "mandrel", "rod";
+        Mandrel = "mandrel";
         /// How the coil is cut.
-        Cutting = "cutting", "cutting";
+        Cutting = "cutting";
         /// The saw blade.
-        Blade = "blade", "blade";
+        Blade = "blade";
         /// Whether the second part has rings of its own.
-        Second = "second", "rings of the second part";
+        Second = "second";
         /// Metal of the second part's wire.
-        SecondMetal = "second-metal", "metal of the second part";
+        SecondMetal = "second-metal";
         /// Size of the second part's wire.
-        SecondSize = "second-size", "wire size of the second part";
+        SecondSize = "second-size";
         /// The rod of the second part's rings.
-        SecondMandrel = "second-mandrel", "rod of the second part";
+        SecondMandrel = "second-mandrel";
         /// The clasp.
-        Clasp = "clasp", "clasp";
+        Clasp = "clasp";
         /// By how much it is made shorter.
-        Ease = "ease", "ease";
+        Ease = "ease";
         /// Spare rings.
-        Spares = "spares", "spare rings";
+        Spares = "spares";
         /// What share of the rings is reckoned spoiled.
-        Spoiled = "spoiled", "scrap share";
+        Spoiled = "spoiled";
     }
 }
 
@@ -113,11 +114,11 @@ pub fn field_of(slot: ChainSlot) -> String {
 #[must_use]
 pub fn length_told(mm: f64, unit: LengthUnit) -> String {
     match unit {
-        LengthUnit::Mm if mm.abs() >= 100.0 => format!("{} cm", shown(mm / 10.0, 2)),
-        LengthUnit::Mm => format!("{} mm", shown(mm, 1)),
+        LengthUnit::Mm if mm.abs() >= 100.0 => text!("chain-sentence-cm", mm = shown(mm / 10.0, 2)),
+        LengthUnit::Mm => text!("chain-sentence-mm", mm = shown(mm, 1)),
         LengthUnit::Inch => match inch_fraction(mm) {
-            Some(fraction) => format!("{fraction} in"),
-            None => format!("{} in", shown(mm / MM_PER_INCH, 2)),
+            Some(fraction) => text!("chain-sentence-in", fraction),
+            None => text!("chain-sentence-in-2", mm = shown(mm / MM_PER_INCH, 2)),
         },
     }
 }
@@ -151,60 +152,75 @@ pub fn write(request: &ChainRequest, size: Option<RingSize>, unit: LengthUnit) -
     let design = request.design().ok();
     let sheet = design.is_some_and(super::weave::Weave::is_sheet);
     let wire = &request.ring.wire;
-    say("", counted(request.chains_n, "chain"), ChainSlot::Chains);
-    say(" of ", length_told(request.length_mm, unit), ChainSlot::Length);
+    say("", text!("count-chain", n = request.chains_n), ChainSlot::Chains);
+    say(text!("sentence-of"), length_told(request.length_mm, unit), ChainSlot::Length);
     let weave = design.map_or_else(|| request.weave.clone(), |design| design.name.clone());
-    say(" in ", weave, ChainSlot::Weave);
+    say(text!("sentence-in"), weave, ChainSlot::Weave);
     if sheet {
-        say(", ", format!("{} across", counted(request.across_n, "cell")), ChainSlot::Across);
+        say(
+            ", ",
+            text!("chain-sentence-across", across_n = text!("count-cell", n = request.across_n)),
+            ChainSlot::Across,
+        );
     }
-    say(" from ", wire.temper.shown().to_owned(), ChainSlot::Temper);
+    say(text!("sentence-from"), wire.temper.shown().to_owned(), ChainSlot::Temper);
     say(" ", wire.metal_shown(), ChainSlot::Metal);
-    say(", round ", wire.size_shown(unit), ChainSlot::Size);
+    say(text!("chain-sentence-round"), wire.size_shown(unit), ChainSlot::Size);
     if let Some(lot) = wire.lot {
         say(", ", lot.shown(), ChainSlot::Lot);
     }
-    say(", rings wound ", request.ring.winding.shown().to_owned(), ChainSlot::Winding);
-    say(" on the ", request.ring.mandrel.shown_in(unit), ChainSlot::Mandrel);
+    say(text!("chain-sentence-rings-wound"), request.ring.winding.shown().to_owned(), ChainSlot::Winding);
+    say(text!("chain-sentence-on"), request.ring.mandrel.shown_in(unit), ChainSlot::Mandrel);
     let cut = match request.ring.cutting.method {
-        Method::SingleSnip => "snipped once".to_owned(),
+        Method::SingleSnip => text!("chain-sentence-snipped-once").to_owned(),
         method => method.shown().to_owned(),
     };
-    say(" and ", cut, ChainSlot::Cutting);
+    say(text!("sentence-and"), cut, ChainSlot::Cutting);
     if request.ring.cutting.method == Method::Saw {
-        say(" with a ", format!("{} blade", request.ring.cutting.blade_for(wire.size_mm)), ChainSlot::Blade);
+        say(
+            text!("chain-sentence-with"),
+            text!("chain-sentence-blade", cutting = request.ring.cutting.blade_for(wire.size_mm)),
+            ChainSlot::Blade,
+        );
     }
     if let Some(second) = &request.second_ring {
         let part = design.and_then(|design| design.parts().get(1).map(|part| (*part).to_owned()));
         say(
             "; ",
-            format!("rings of the {}", part.unwrap_or_else(|| "second part".to_owned())),
+            text!(
+                "chain-sentence-rings",
+                part = part.unwrap_or_else(|| text!("chain-sentence-second-part").to_owned())
+            ),
             ChainSlot::Second,
         );
-        say(" of ", second.wire.metal_shown(), ChainSlot::SecondMetal);
+        say(text!("sentence-of"), second.wire.metal_shown(), ChainSlot::SecondMetal);
         say(", ", second.wire.size_shown(unit), ChainSlot::SecondSize);
-        say(" on the ", second.mandrel.shown_in(unit), ChainSlot::SecondMandrel);
+        say(text!("chain-sentence-on"), second.mandrel.shown_in(unit), ChainSlot::SecondMandrel);
     }
     let clasp = request.clasp.as_ref().map_or_else(
-        || "no clasp".to_owned(),
+        || text!("chain-sentence-no-clasp").to_owned(),
         |clasp| {
             let name = clasp.kind.0.name;
             let an = if name.starts_with(['a', 'e', 'i', 'o', 'S']) { "an" } else { "a" };
             format!("{an} {name}")
         },
     );
-    say(", with ", clasp, ChainSlot::Clasp);
+    say(text!("chain-sentence-with-2"), clasp, ChainSlot::Clasp);
     let ease = if request.ease_mm == 0.0 {
-        "no ease".to_owned()
+        text!("chain-sentence-no-ease").to_owned()
     } else {
-        format!("{} of ease", length_told(request.ease_mm, unit))
+        text!("chain-sentence-ease", ease_mm = length_told(request.ease_mm, unit))
     };
     say(", ", ease, ChainSlot::Ease);
-    say(", ", counted(request.spares_n, "spare ring"), ChainSlot::Spares);
-    say(" and ", format!("{} % scrap", shown(request.spoiled_share * 100.0, 1)), ChainSlot::Spoiled);
+    say(", ", counted(request.spares_n, text!("chain-sentence-spare-ring")), ChainSlot::Spares);
+    say(
+        text!("sentence-and"),
+        text!("chain-sentence-scrap", spoiled_share = shown(request.spoiled_share * 100.0, 1)),
+        ChainSlot::Spoiled,
+    );
     if let Some(size) = size {
         phrases.push(Phrase {
-            text: format!(": rings {} inside", caliper(size.inside_mm, unit)),
+            text: text!("chain-sentence-rings-inside", inside_mm = caliper(size.inside_mm, unit)),
             slot: None,
             field: None,
         });

@@ -15,6 +15,7 @@ use crate::ring::RingRequest;
 use crate::ring::caution::Caution;
 use crate::tool::workshop::Workshop;
 use crate::words::sentence::{self, Phrase};
+use lorimant_text::text;
 
 /// Everything a planning view shows of one chain.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -149,8 +150,12 @@ impl ChainRequest {
         let linked = steps.iter().position(|step| step.operation == Operation::Link);
         let rings = self.rings()?;
         let mut drawings = rings.drawn_after(steps, workshop)?;
-        let chain =
-            self.laid()?.drawing(4, 3, View::Front, format!("{} from the front.", self.design()?.name));
+        let chain = self.laid()?.drawing(
+            4,
+            3,
+            View::Front,
+            text!("chain-sheet-from-front", name = self.design()?.name),
+        );
         for drawing in drawings.iter_mut().skip(linked.unwrap_or(usize::MAX)) {
             *drawing = chain.clone();
         }
@@ -179,10 +184,14 @@ impl ChainRequest {
     pub fn thumbnail(&self, workshop: &Workshop) -> Result<Thumbnail, Faults> {
         let plan = self.plan_in(workshop)?;
         let unit = workshop.habits.unit;
-        let described = format!("{} from the front.", self.design()?.name);
+        let described = text!("chain-sheet-from-front", name = self.design()?.name);
         Ok(Thumbnail {
             drawing: self.laid()?.drawing(3, 2, View::Front, described),
-            cut: format!("{} rings, {} of them pre-closed", plan.rings_n, plan.shut_before_n),
+            cut: text!(
+                "chain-sheet-rings-them-pre-closed",
+                rings_n = plan.rings_n,
+                shut_before_n = plan.shut_before_n
+            ),
             wire: format!("{} {}", self.ring.wire.metal, self.ring.wire.size_shown(unit)),
             colour: self.ring.wire.metal.figures().colour.to_owned(),
         })

@@ -15,6 +15,7 @@ use super::weave::Weave;
 use super::weaves;
 use crate::fault::{Fault, Faults};
 use crate::words::{quoted, words};
+use lorimant_text::{Text, text};
 
 /// The size of a ring.
 #[derive(Debug, Clone, Copy, PartialEq)]
@@ -41,17 +42,17 @@ impl RingSize {
 
 words! {
     /// How a ratio suits a weave.
-    pub enum Suits ("how a ratio suits") {
+    pub enum Suits ("suits") {
         /// The rings do not go into each other.
-        Cannot = "cannot", "not possible";
+        Cannot = "cannot";
         /// They just go: the chain hardly bends, and closing the last rings is hard.
-        Stiff = "stiff", "stiff";
+        Stiff = "stiff";
         /// What makers usually take.
-        Usual = "usual", "usual";
+        Usual = "usual";
         /// It hangs open.
-        Loose = "loose", "loose";
+        Loose = "loose";
         /// The weave is hardly seen.
-        Floppy = "floppy", "floppy";
+        Floppy = "floppy";
     }
 }
 
@@ -332,16 +333,12 @@ pub fn worked_out(
             known.wanted.push(wanted);
         }
     });
-    let said = format!(
-        "How the rings lie in {} is still being worked out. Look again in a few seconds.",
-        quoted(&weave.name)
-    );
+    let said = text!("taut-how-rings-lie-in-still", name = quoted(&weave.name));
     Err(Fault::new("weave", said).into())
 }
 
 /// What is said of a weave that was looked at for as long as is looked at any.
-const NOT_FOUND: &str =
-    "No arrangement of the rings was found in the time allowed. Use fewer rings in a repeat, or other links.";
+const NOT_FOUND: Text = Text::named("taut-no-arrangement-rings-was-found");
 
 /// Works out what was [wanted](take_wanted). What is not found before this says no is not looked for again while the program
 /// runs.

@@ -3,6 +3,7 @@
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span, check_text};
+use lorimant_text::{Text, text};
 
 /// Most rings a cell may have.
 pub const MOST_RINGS: usize = 12;
@@ -181,12 +182,12 @@ impl Weave {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.name.trim().is_empty() {
-            faults.add(Fault::new("name", "Enter a name for the weave."));
+            faults.add(Fault::new("name", text!("weave-enter-name-for-weave")));
         }
         faults.keep(check_text("name", "name", &self.name, 80));
         let n = self.rings_n();
         if n == 0 || n > MOST_RINGS {
-            let said = format!("A repeat of {n} rings cannot be calculated. Enter 1 to {MOST_RINGS} rings.");
+            let said = text!("weave-repeat-rings-cannot-be-calculated", n, MOST_RINGS);
             faults.add(Fault::new("rings", said).limit(MOST_RINGS as f64));
             return faults.into_result();
         }
@@ -194,7 +195,7 @@ impl Weave {
             faults.keep(check_text(&format!("rings[{i}]"), "part", part, 40));
         }
         if let GoesOn::Chain { turn_deg: Some(turn) } = self.goes_on {
-            let span = Span { noun: "turn of the cell", unit: "°", least: -180.0, most: 180.0 };
+            let span = Span { noun: Text::named("weave-turn-cell"), unit: "°", least: -180.0, most: 180.0 };
             faults.keep(span.check("goes_on.chain.turn_deg", turn));
         }
         self.check_links(&mut faults);
@@ -213,27 +214,27 @@ impl Weave {
             let at = format!("links[{i}]");
             if link.ring >= n || link.through >= n {
                 let ring = link.ring.max(link.through);
-                let said = format!("There is no ring {ring} in a repeat of {n}. They are counted from 0.");
+                let said = text!("weave-there-no-ring-in-repeat", ring, n);
                 faults.add(Fault::new(&at, said));
             } else if link.cells_on.abs() > FARTHEST || link.cells_aside.abs() > FARTHEST {
-                let said = format!("A link over more than {FARTHEST} repeats cannot be calculated.");
+                let said = text!("weave-link-over-more-than-repeats", FARTHEST);
                 faults.add(Fault::new(&at, said).limit(f64::from(FARTHEST)));
             } else if link.cells_aside != 0 && !self.is_sheet() {
-                faults.add(Fault::new(&at, "A chain has no repeats beside it. Choose a sheet instead."));
+                faults.add(Fault::new(&at, text!("weave-chain-has-no-repeats-beside")));
             } else if *link == link.back() {
-                let said = format!("Ring {} cannot go through itself. Choose another ring.", name(link.ring));
+                let said = text!("weave-ring-cannot-go-through-itself", ring = name(link.ring));
                 faults.add(Fault::new(&at, said));
             } else if self.links[..i].iter().any(|one| one == link || *one == link.back()) {
-                let said = format!(
-                    "{} through {} is entered twice. Remove one of them.",
-                    name(link.ring),
-                    name_at(link.through, link.cells_on, link.cells_aside)
+                let said = text!(
+                    "weave-through-entered-twice-remove-one",
+                    ring = name(link.ring),
+                    through = name_at(link.through, link.cells_on, link.cells_aside)
                 );
                 faults.add(Fault::new(&at, said));
             }
         }
         if self.links.is_empty() {
-            let said = "No ring goes through another yet. A chain needs at least one link.";
+            let said = text!("weave-no-ring-goes-through-another");
             faults.add(Fault::new("links", said));
         }
     }
@@ -243,11 +244,7 @@ impl Weave {
             let mut all = fold.over.iter().chain(&fold.held_by);
             let linked = all.all(|at| self.links_to(fold.ring, at.ring, at.cells_on, 0));
             if !linked || fold.held_by.is_empty() || fold.over[0] == fold.over[1] {
-                let said = format!(
-                    "Ring {} can only be folded over two rings that it goes through, and another ring must \
-                     hold it.",
-                    name(fold.ring)
-                );
+                let said = text!("weave-ring-can-only-be-folded", ring = name(fold.ring));
                 faults.add(Fault::new(format!("folds[{i}]"), said));
             }
         }
@@ -268,11 +265,7 @@ impl Weave {
             next.extend(self.linked_with(ring).map(|(to, on, aside)| (to, [at[0] + on, at[1] + aside])));
         }
         if let Some(loose) = reached.iter().position(Option::is_none) {
-            let said = format!(
-                "Ring {} is not linked to anything that ring A is linked to: the chain falls apart in two. \
-                 Link them.",
-                name(loose)
-            );
+            let said = text!("weave-ring-not-linked-anything-that", loose = name(loose));
             return Some(Fault::new("links", said));
         }
         // What closed walks shift by must reach every cell.
@@ -289,14 +282,8 @@ impl Weave {
         };
         match parts {
             1 => None,
-            0 => Some(Fault::new(
-                "links",
-                "The repeats are not linked: no ring goes through one in the next repeat. Link them.",
-            )),
-            n => Some(Fault::new(
-                "links",
-                format!("It falls apart into {n} chains side by side. Link each repeat with the very next."),
-            )),
+            0 => Some(Fault::new("links", text!("weave-repeats-not-linked-no-ring"))),
+            n => Some(Fault::new("links", text!("weave-falls-apart-into-chains-side", n))),
         }
     }
 }
@@ -334,17 +321,17 @@ pub fn name(ring: usize) -> String {
 pub fn name_at(ring: usize, cells_on: i32, cells_aside: i32) -> String {
     let along = match cells_on {
         0 => String::new(),
-        1 => " of the next repeat".to_owned(),
-        -1 => " of the repeat before".to_owned(),
-        n if n > 0 => format!(" {n} repeats on"),
-        n => format!(" {} repeats back", -n),
+        1 => text!("weave-next-repeat").to_owned(),
+        -1 => text!("weave-repeat-before").to_owned(),
+        n if n > 0 => text!("weave-repeats-on", n),
+        n => text!("weave-repeats-back", n = -n),
     };
     let aside = match cells_aside {
         0 => String::new(),
-        1 => " one to the right".to_owned(),
-        -1 => " one to the left".to_owned(),
-        n if n > 0 => format!(" {n} to the right"),
-        n => format!(" {} to the left", -n),
+        1 => text!("weave-one-right").to_owned(),
+        -1 => text!("weave-one-left").to_owned(),
+        n if n > 0 => text!("weave-right", n),
+        n => text!("weave-left", n = -n),
     };
     format!("{}{along}{aside}", name(ring))
 }

@@ -3,6 +3,7 @@
 use std::sync::OnceLock;
 
 use super::weave::{Fold, GoesOn, Link, RingAt, Weave};
+use lorimant_text::text;
 
 /// A weave of the trade.
 #[derive(Debug, Clone, PartialEq)]
@@ -77,7 +78,12 @@ fn weave(name: &str, rings: &[&str], links: Vec<Link>, goes_on: GoesOn) -> Weave
 fn written() -> Vec<Known> {
     let mut boxed = weave(
         "box",
-        &["first pair", "first pair", "second pair", "second pair"],
+        &[
+            text!("weaves-first-pair"),
+            text!("weaves-first-pair"),
+            text!("weaves-second-pair"),
+            text!("weaves-second-pair"),
+        ],
         [each(&[0, 1], &[2, 3], &[0]), each(&[2, 3], &[0, 1], &[1])].concat(),
         STRAIGHT,
     );
@@ -93,74 +99,83 @@ fn written() -> Vec<Known> {
         Known {
             word: "one-in-one",
             also: &["single", "cable", "1 in 1", "one in one"],
-            weave: weave("one in one", &["ring"], each(&[0], &[0], &[1]), QUARTER),
+            weave: weave(text!("weaves-one-in-one"), &["ring"], each(&[0], &[0], &[1]), QUARTER),
             usual: [2.8, 5.0],
-            like: "The plainest: each ring hangs in the one before. One ring carries the whole load at each \
-                   point.",
+            like: text!("weaves-plainest-each-ring-hangs-in"),
         },
         Known {
             word: "two-in-two",
             also: &["double", "2 in 2", "two in two"],
-            weave: weave("two in two", &["ring"; 2], each(&[0, 1], &[0, 1], &[1]), QUARTER),
+            weave: weave(text!("weaves-two-in-two"), &["ring"; 2], each(&[0, 1], &[0, 1], &[1]), QUARTER),
             usual: [3.0, 5.0],
-            like: "Pairs through pairs. It looks light, weighs more, and survives one ring opening.",
+            like: text!("weaves-pairs-through-pairs-looks-light"),
         },
         Known {
             word: "three-in-three",
             also: &["triple", "3 in 3", "three in three"],
-            weave: weave("three in three", &["ring"; 3], each(&[0, 1, 2], &[0, 1, 2], &[1]), QUARTER),
+            weave: weave(
+                text!("weaves-three-in-three"),
+                &["ring"; 3],
+                each(&[0, 1, 2], &[0, 1, 2], &[1]),
+                QUARTER,
+            ),
             usual: [4.0, 6.0],
-            like: "Threes through threes: sturdy, for large rings.",
+            like: text!("weaves-threes-through-threes-sturdy-for"),
         },
         Known {
             word: "box",
             also: &["box chain"],
             weave: boxed,
             usual: [4.2, 5.2],
-            like: "Pairs folded back over pairs: square, dense, stiff near its smallest ratio.",
+            like: text!("weaves-pairs-folded-back-over-pairs"),
         },
         Known {
             word: "byzantine",
             also: &["byzantin"],
             weave: byzantine,
             usual: [3.4, 4.3],
-            like: "Folded pairs joined by a connecting pair: supple, and it shows both faces of its rings.",
+            like: text!("weaves-folded-pairs-joined-by-connecting"),
         },
         Known {
             word: "half-persian-3-in-1",
             also: &["half persian three in one", "half persian 3 in 1", "half persian"],
             weave: weave(
-                "half Persian, three in one",
-                &["back row", "front row"],
+                text!("weaves-half-persian-three-in-one"),
+                &[text!("weaves-back-row"), text!("weaves-front-row")],
                 each(&[0], &[1], &[-1, 0, 1]),
                 STRAIGHT,
             ),
             usual: [4.1, 5.2],
-            like: "Two rows of slanting rings, flat on one side. It lies flat and curves one way.",
+            like: text!("weaves-two-rows-slanting-rings-flat"),
         },
         Known {
             word: "half-persian-4-in-1",
             also: &["half persian four in one", "half persian 4 in 1"],
             weave: weave(
-                "half Persian, four in one",
-                &["back row", "front row"],
+                text!("weaves-half-persian-four-in-one"),
+                &[text!("weaves-back-row"), text!("weaves-front-row")],
                 each(&[0], &[1], &[-2, -1, 0, 1]),
                 STRAIGHT,
             ),
             usual: [4.8, 6.0],
-            like: "As three in one, but closer: each ring goes through four.",
+            like: text!("weaves-as-three-in-one-but"),
         },
         Known {
             word: "full-persian-6-in-1",
             also: &["full persian", "persian", "full persian six in one", "full persian 6 in 1"],
             weave: weave(
-                "full Persian, six in one",
-                &["back rows", "front rows", "back rows", "front rows"],
+                text!("weaves-full-persian-six-in-one"),
+                &[
+                    text!("weaves-back-rows"),
+                    text!("weaves-front-rows"),
+                    text!("weaves-back-rows"),
+                    text!("weaves-front-rows"),
+                ],
                 each(&[0, 2], &[1, 3], &[-1, 0, 1]),
                 STRAIGHT,
             ),
             usual: [5.3, 6.5],
-            like: "Four rows that slant against each other: square in section, the same on both sides.",
+            like: text!("weaves-four-rows-that-slant-against"),
         },
         Known {
             word: "four-in-one-sheet",
@@ -174,13 +189,13 @@ fn written() -> Vec<Known> {
                 "4 in 1 sheet",
             ],
             weave: weave(
-                "four-in-one sheet",
-                &["row", "next row"],
+                text!("weaves-four-in-one-sheet"),
+                &["row", text!("weaves-next-row")],
                 across(&[(0, 0), (-1, 0), (0, -1), (-1, -1)]),
                 GoesOn::Sheet,
             ),
             usual: [3.5, 5.0],
-            like: "Rows that lean in turn, each ring through four: a fabric that stretches across its length.",
+            like: text!("weaves-rows-that-lean-in-turn"),
         },
         Known {
             word: "six-in-one-sheet",
@@ -193,13 +208,13 @@ fn written() -> Vec<Known> {
                 "6 in 1 sheet",
             ],
             weave: weave(
-                "six-in-one sheet",
-                &["row", "next row"],
+                text!("weaves-six-in-one-sheet"),
+                &["row", text!("weaves-next-row")],
                 across(&[(0, -1), (0, 0), (0, 1), (-1, -1), (-1, 0), (-1, 1)]),
                 GoesOn::Sheet,
             ),
             usual: [5.0, 6.5],
-            like: "As four in one, but denser: each ring goes through three in each row beside it.",
+            like: text!("weaves-as-four-in-one-but"),
         },
         Known {
             word: "spiral",
@@ -207,13 +222,13 @@ fn written() -> Vec<Known> {
             // always the same way and wants larger rings; it is another weave, which is not known here yet.
             also: &["three strand twist", "three strand spiral", "spiral chain", "spiral three strands"],
             weave: weave(
-                "three-strand twist",
+                text!("weaves-three-strand-twist"),
                 &["ring"],
                 each(&[0], &[0], &[1, 2]),
                 GoesOn::Chain { turn_deg: None },
             ),
             usual: [3.2, 4.6],
-            like: "Each ring through the next two, always to the same side: round, and it twists like a rope.",
+            like: text!("weaves-each-ring-through-next-two"),
         },
     ]
 }

@@ -20,24 +20,25 @@ use crate::tool::mandrel::Mandrel;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, caliper};
 use crate::words::words;
+use lorimant_text::{fixed, text};
 
 words! {
     /// What a misfit can come from.
     pub enum Cause ("cause") {
         /// Wire lay beside the mark on the jaw.
-        Mark = "mark-slipped", "the mark slipped";
+        Mark = "mark-slipped";
         /// The large bend was begun elsewhere.
-        Centre = "centre-off", "the centre was off";
+        Centre = "centre-off";
         /// The blank was longer or shorter.
-        Blank = "blank-off", "the blank was off";
+        Blank = "blank-off";
         /// Loops were not closed.
-        Open = "loops-open", "loops were not closed";
+        Open = "loops-open";
         /// The wire is thicker or thinner than its label.
-        Wire = "wire-size", "the wire is of another size";
+        Wire = "wire-size";
         /// The wire is harder or softer than its label.
-        Harder = "hardness", "the wire is of another hardness";
+        Harder = "hardness";
         /// The rod is thicker or thinner than it is called.
-        Rod = "rod-off", "the rod is of another size";
+        Rod = "rod-off";
     }
 }
 
@@ -127,25 +128,28 @@ impl Cause {
         let per_cent = format!("{:.0} %", 100.0 * amount.abs());
         let more = amount > 0.0;
         match self {
-            Self::Mark => format!("The mark slipped {by} {} the jaw.", if more { "up" } else { "down" }),
-            Self::Centre => format!(
-                "The centre of the bend was off by {by}, towards the {}.",
-                if more { "far end" } else { "near end" }
+            Self::Mark => text!("cause-mark-slipped-jaw", by, value = if more { "up" } else { "down" }),
+            Self::Centre => text!(
+                "cause-centre-bend-was-off-by",
+                by,
+                value = if more { text!("cause-far-end") } else { text!("cause-near-end") }
             ),
-            Self::Blank => format!("The blank was {by} too {}.", if more { "long" } else { "short" }),
-            Self::Open => format!("Loops were left {:.0}° short of closed.", amount.abs()),
-            Self::Wire => format!(
-                "The wire is {per_cent} {} than its label: about {} of a gauge.",
-                if more { "thicker" } else { "thinner" },
-                gauges(amount)
+            Self::Blank => text!("cause-blank-was-too", by, value = if more { "long" } else { "short" }),
+            Self::Open => text!("cause-loops-were-left-short-closed", amount = fixed(amount.abs(), 0)),
+            Self::Wire => text!(
+                "cause-wire-than-its-label-about",
+                per_cent,
+                value = if more { "thicker" } else { "thinner" },
+                amount = gauges(amount)
             ),
-            Self::Harder => format!(
-                "The wire springs back {per_cent} {} than planned: it is {} than its label says.",
-                if more { "more" } else { "less" },
-                if more { "harder" } else { "softer" }
+            Self::Harder => text!(
+                "cause-wire-springs-back-than-planned",
+                per_cent,
+                value = if more { "more" } else { "less" },
+                value2 = if more { "harder" } else { "softer" }
             ),
             Self::Rod => {
-                format!("The rod is {by} {} than its label.", if more { "thicker" } else { "thinner" })
+                text!("cause-rod-than-its-label", by, value = if more { "thicker" } else { "thinner" })
             }
         }
     }
@@ -154,24 +158,21 @@ impl Cause {
         let by = caliper(amount.abs(), unit);
         let more = amount > 0.0;
         match self {
-            Self::Mark => format!(
-                "Draw the mark again. Hold the wire {by} nearer the {}.",
-                if more { "tip" } else { "base" }
-            ),
-            Self::Centre => format!(
-                "Start the bend {by} nearer the {}, and press the mark into the middle of the jaw.",
-                if more { "near end" } else { "far end" }
-            ),
-            Self::Blank => format!(
-                "Cut the next one {by} {}. Check how much the trimming took.",
-                if more { "shorter" } else { "longer" }
-            ),
-            Self::Open => {
-                "Keep rolling until the end meets the stem: relax the wrist, regrip, roll again.".to_owned()
+            Self::Mark => {
+                text!("cause-draw-mark-again-hold-wire", by, value = if more { "tip" } else { "base" })
             }
-            Self::Wire => "Measure the wire on the spool and enter its real size in the plan.".to_owned(),
-            Self::Harder => "Measure a coil of this lot, so that plans know how it springs back.".to_owned(),
-            Self::Rod => "Measure the rod where the coil was, and correct it under Tools.".to_owned(),
+            Self::Centre => text!(
+                "cause-start-bend-nearer-press-mark",
+                by,
+                value = if more { text!("cause-near-end") } else { text!("cause-far-end") }
+            ),
+            Self::Blank => {
+                text!("cause-cut-next-one-check-how", by, value = if more { "shorter" } else { "longer" })
+            }
+            Self::Open => text!("cause-keep-rolling-until-end-meets").to_owned(),
+            Self::Wire => text!("cause-measure-wire-on-spool-enter").to_owned(),
+            Self::Harder => text!("cause-measure-coil-this-lot-so").to_owned(),
+            Self::Rod => text!("cause-measure-rod-where-coil-was").to_owned(),
         }
     }
 }
@@ -180,10 +181,10 @@ impl Cause {
 fn gauges(share: f64) -> String {
     let numbers = share.abs().ln_1p() / 0.116;
     match numbers {
-        n if n < 0.35 => "a third".to_owned(),
+        n if n < 0.35 => text!("cause-third").to_owned(),
         n if n < 0.75 => "half".to_owned(),
-        n if n < 1.5 => "the whole".to_owned(),
-        n => format!("{n:.0} times the step"),
+        n if n < 1.5 => text!("cause-whole").to_owned(),
+        n => text!("cause-times-step", n = fixed(n, 0)),
     }
 }
 
@@ -316,7 +317,7 @@ pub fn causes(
         .filter_map(|(i, one)| Some((i, measured.get(&one.key)? - one.wanted)))
         .collect();
     if seen.is_empty() {
-        let said = "Nothing measured yet points to a cause. Measure the piece first.";
+        let said = text!("cause-nothing-measured-yet-points-cause");
         return Err(Fault::new("measured", said).into());
     }
     let chance: f64 = -0.5 * seen.iter().map(|(i, off)| (off / model.spread(*i)).powi(2)).sum::<f64>();
@@ -404,19 +405,16 @@ impl Model<'_> {
         };
         if let Some((_, one, other)) = together {
             let causes = vec![named(&one), named(&other)];
-            let told = format!(
-                "No one cause explains it. Two together would: {} {}",
-                causes[0].told, causes[1].told
-            );
+            let told =
+                text!("cause-no-one-cause-explains-two", told = causes[0].told, told2 = causes[1].told);
             return Misfit { causes, sure: false, together: true, told, measure_next: None };
         }
         let next = self.dimensions.iter().find(|one| !measured.contains_key(&one.key));
         let then = match next {
-            Some(one) => format!("Measure the {} as well.", one.what),
-            None => "Measure it again, and look for something else: another tool, a bend in the wrong place."
-                .to_owned(),
+            Some(one) => text!("cause-measure-as-well", what = one.what),
+            None => text!("cause-measure-again-look-for-something").to_owned(),
         };
-        let told = format!("None of the usual causes explains it. {then}");
+        let told = text!("cause-none-usual-causes-explains", then);
         Misfit {
             causes: vec![],
             sure: false,
@@ -461,7 +459,7 @@ impl Model<'_> {
             .collect();
         let sure = causes.first().is_some_and(|first| first.share >= SURE);
         if chance >= 0.5 || causes.is_empty() {
-            let told = "As even as hands can make it: nothing here needs a cause.".to_owned();
+            let told = text!("cause-as-even-as-hands-can").to_owned();
             return Misfit { causes: vec![], sure: false, together: false, told, measure_next: None };
         }
         let next = match (sure, fits) {
@@ -471,20 +469,18 @@ impl Model<'_> {
             _ => None,
         };
         let told = match (sure, &causes[..]) {
-            (true, [first, ..]) => format!("Very likely: {}", lower_first(&first.told)),
+            (true, [first, ..]) => text!("cause-very-likely", told = lower_first(&first.told)),
             (false, [first, ..]) if first.share >= PROBABLE => {
-                format!("Probably: {}", lower_first(&first.told))
+                text!("cause-probably", told = lower_first(&first.told))
             }
             (false, [first, second, ..]) => {
                 let which = match next {
-                    Some(i) => format!("Measure the {} to tell them apart.", self.dimensions[i].what),
-                    None => "No other measurement of this piece tells them apart. Make one more, carefully, \
-                             and measure it."
-                        .to_owned(),
+                    Some(i) => text!("cause-measure-tell-them-apart", what = self.dimensions[i].what),
+                    None => text!("cause-no-other-measurement-this-piece").to_owned(),
                 };
-                format!("Two causes look alike here: {} or {}. {which}", first.cause, second.cause)
+                text!("cause-two-causes-look-alike-here", cause = first.cause, cause2 = second.cause, which)
             }
-            (_, [first]) => format!("{} Or your hands vary this much.", first.told),
+            (_, [first]) => text!("cause-or-your-hands-vary-this", told = first.told),
             _ => String::new(),
         };
         Misfit {

@@ -4,6 +4,7 @@ use serde::Serialize;
 
 use super::measured::{self, deviation};
 use crate::words::length::{LengthUnit, caliper};
+use lorimant_text::{fixed, text};
 
 /// One dimension of a batch, piece after piece.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -101,10 +102,10 @@ fn below(z: f64) -> f64 {
 
 fn told(share: f64) -> String {
     match (20.0 * share, 100.0 * share) {
-        (_, of_100) if of_100 >= 99.5 => "nearly all would pass".to_owned(),
-        (_, of_100) if of_100 >= 97.5 => format!("{of_100:.0} of 100 would pass"),
-        (of_20, _) if of_20 < 0.5 => "hardly any would pass".to_owned(),
-        (of_20, _) => format!("{of_20:.0} of 20 would pass"),
+        (_, of_100) if of_100 >= 99.5 => text!("chart-nearly-all-would-pass").to_owned(),
+        (_, of_100) if of_100 >= 97.5 => text!("chart-100-would-pass", of_100 = fixed(of_100, 0)),
+        (of_20, _) if of_20 < 0.5 => text!("chart-hardly-any-would-pass").to_owned(),
+        (of_20, _) => text!("chart-20-would-pass", of_20 = fixed(of_20, 0)),
     }
 }
 
@@ -120,11 +121,11 @@ fn signs(what: &str, pieces: &[(u32, f64)], mean: f64, spread: f64, unit: Length
         let others: Vec<f64> = pieces.iter().enumerate().filter(|(j, _)| *j != i).map(|(_, p)| p.1).collect();
         let (middle, wide) = (measured::mean(&others), deviation(&others));
         if (mm - middle).abs() > 4.0 * wide.max(1e-6) {
-            let told = format!(
-                "Number {n} stands out: {} where the others are about {}. Measure it again. If it is right, \
-                 something happened there.",
-                caliper(*mm, unit),
-                caliper(middle, unit)
+            let told = text!(
+                "chart-number-stands-out-where-others",
+                n,
+                mm = caliper(*mm, unit),
+                middle = caliper(middle, unit)
             );
             signs.push(Sign { told, pieces_n: vec![*n] });
         }
@@ -133,21 +134,13 @@ fn signs(what: &str, pieces: &[(u32, f64)], mean: f64, spread: f64, unit: Length
         longest(pieces, |a, b| (a.1 > mean) == (b.1 > mean)).filter(|run| run.len() >= ONE_SIDE)
     {
         let side = if run[0].1 > mean { "larger" } else { "smaller" };
-        let told = format!(
-            "{} in a row are {side} than average: something changed and stayed. A new rod, another spool, a \
-             mark rubbed off?",
-            run.len()
-        );
+        let told = text!("chart-in-row-than-average-something", run = run.len(), side);
         signs.push(Sign { told, pieces_n: numbers(run) });
     }
     for (way, larger) in [("larger", true), ("smaller", false)] {
         let steady = |a: &(u32, f64), b: &(u32, f64)| if larger { b.1 > a.1 } else { b.1 < a.1 };
         if let Some(run) = longest(pieces, steady).filter(|run| run.len() >= RISING) {
-            let told = format!(
-                "{} in a row are each {way} than the one before: something is drifting. The {what} slips \
-                 along the jaw, the wire gets harder along the spool, or the tool wears.",
-                run.len()
-            );
+            let told = text!("chart-in-row-each-than-one", run = run.len(), way, what);
             signs.push(Sign { told, pieces_n: numbers(run) });
         }
     }

@@ -11,15 +11,16 @@ use super::cause::{Misfit, causes};
 use super::dimension::{CheckedOf, FoundWith, teaches, to_measure};
 use super::lot::MeasuredInside;
 use super::measured::{CaliperReading, ReadAtPlace, agree_within_mm, counting, mean, means};
-use super::pairs::{Matching, MeasuredPiece, matched};
+use super::pairs::{Matching, MeasuredPiece, matched_while};
 use super::practice::Drill;
 use super::spread::Readings;
 use super::trial::Trial;
 use crate::fault::{Fault, Faults, Span, check_text};
 use crate::piece::Piece;
-use crate::tool::hand::Hand;
+use crate::tool::hand::HandSpread;
 use crate::tool::workshop::Workshop;
 use crate::wire::section::Section;
+use lorimant_text::{Text, text};
 
 /// The blank of a trial and what was over.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
@@ -77,31 +78,30 @@ impl PieceCheck {
     pub fn check(&self, workshop: &Workshop) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.name.trim().is_empty() {
-            faults.add(Fault::new("name", "Enter a name for the measurement."));
+            faults.add(Fault::new("name", text!("learn-check-enter-name-for-measurement")));
         }
         faults.keep(check_text("name", "name", &self.name, 80));
-        let count = Span { noun: "number of pieces", unit: "", least: 1.0, most: MOST_PIECES };
+        let count =
+            Span { noun: Text::named("learn-check-number-pieces"), unit: "", least: 1.0, most: MOST_PIECES };
         faults.keep(count.check("pieces_n", f64::from(self.pieces_n)));
         if let Some(off) = self.off_spool_mm {
-            let span = Span { noun: "wire off the spool", unit: " mm", least: 0.0, most: 1e8 };
+            let span =
+                Span { noun: Text::named("learn-check-wire-off-spool"), unit: " mm", least: 0.0, most: 1e8 };
             faults.keep(span.check("off_spool_mm", off));
         }
         if let Some(trial) = self.trial {
             faults.nest("trial", Trial::from(trial).check());
             if !matches!(self.piece, Piece::Finding(_)) {
-                faults.add(Fault::new(
-                    "trial",
-                    "Trial blanks are for findings only. For rings, measure a coil.",
-                ));
+                faults.add(Fault::new("trial", text!("learn-check-trial-blanks-for-findings-only")));
             }
         }
         if let Some((list, _)) = faults.nest("piece", to_measure(&self.piece, self.of, workshop)) {
             for key in self.keys.iter().filter(|key| list.iter().all(|one| one.key != **key)) {
                 let known: Vec<&str> = list.iter().map(|one| one.key.as_str()).collect();
-                let said = format!(
-                    "This piece has no dimension {}. It has: {}.",
-                    crate::words::quoted(key),
-                    known.join(", ")
+                let said = text!(
+                    "learn-check-this-piece-has-no-dimension",
+                    key = crate::words::quoted(key),
+                    known = known.join(", ")
                 );
                 faults.add(Fault::new("keys", said));
             }
@@ -116,29 +116,38 @@ impl PieceCheck {
     pub fn may_read(&self, reading: &CaliperReading, workshop: &Workshop) -> Result<(), Faults> {
         let (list, _) = to_measure(&self.piece, self.of, workshop)?;
         let mut faults = Faults::none();
-        let piece = Span { noun: "piece", unit: "", least: 1.0, most: f64::from(self.pieces_n) };
+        let piece = Span {
+            noun: Text::named("learn-check-piece"),
+            unit: "",
+            least: 1.0,
+            most: f64::from(self.pieces_n),
+        };
         faults.keep(piece.check("piece_n", f64::from(reading.piece_n)));
         let one = list.iter().find(|one| one.key == reading.key);
         let grades = one.map_or(0, |one| one.grades.len());
         match one.map(|one| one.found) {
             None => {
-                let said = format!("This piece has no dimension {}.", crate::words::quoted(&reading.key));
+                let said = text!(
+                    "learn-check-this-piece-has-no-dimension-2",
+                    key = crate::words::quoted(&reading.key)
+                );
                 faults.add(Fault::new("key", said));
             }
             Some(FoundWith::Caliper) => {
-                let span = Span { noun: "measure", unit: " mm", least: 0.0, most: 300.0 };
+                let span =
+                    Span { noun: Text::named("learn-check-measure"), unit: " mm", least: 0.0, most: 300.0 };
                 faults.keep(span.check("value", reading.value));
             }
             Some(_) => {
                 let most = grades.saturating_sub(1);
                 let span = Span {
-                    noun: "grade",
+                    noun: Text::named("learn-check-grade"),
                     unit: "",
                     least: 0.0,
                     most: f64::from(u32::try_from(most).unwrap_or(0)),
                 };
                 if faults.keep(span.check("value", reading.value)).is_some() && reading.value.fract() != 0.0 {
-                    faults.add(Fault::new("value", "Enter a whole number as the grade."));
+                    faults.add(Fault::new("value", text!("learn-check-enter-whole-number-as-grade")));
                 }
             }
         }
@@ -154,7 +163,7 @@ impl PieceCheck {
     /// The insides it measured that say something of its lot, with the wire as it was really measured. Readings of one
     /// piece that disagree are each one of their own: what else is known of the lot tells which is right.
     #[must_use]
-    pub fn insides(&self, readings: &[CaliperReading], hand: &Hand) -> Vec<MeasuredInside> {
+    pub fn insides(&self, readings: &[CaliperReading], hand: &HandSpread) -> Vec<MeasuredInside> {
         let Some(mut wound) = self.piece.wound() else { return vec![] };
         let of_wire = readings.iter().filter(|reading| reading.key == "wire" && !reading.aside);
         let wires = ReadAtPlace::of(of_wire.map(|reading| reading.value).collect(), agree_within_mm(hand));
@@ -194,7 +203,7 @@ impl PieceCheck {
     pub fn unevenness(
         &self,
         readings: &[CaliperReading],
-        hand: &Hand,
+        hand: &HandSpread,
         check_n: u64,
         setup: u64,
     ) -> Vec<Readings> {
@@ -228,7 +237,7 @@ impl PieceCheck {
     /// pass where none is given. Pieces that miss a dimension are left out.
     ///
     /// # Errors
-    /// As [`matched`].
+    /// As [`matched_while`].
     pub fn matched(
         &self,
         readings: &[CaliperReading],
@@ -236,6 +245,7 @@ impl PieceCheck {
         tolerance_mm: &[f64],
         size: usize,
         workshop: &Workshop,
+        go_on: &mut dyn FnMut(f64) -> bool,
     ) -> Result<Matching, Faults> {
         let whole = |(piece_n, by_key): (u32, BTreeMap<&str, ReadAtPlace>)| {
             let mm: Option<Vec<f64>> =
@@ -245,7 +255,7 @@ impl PieceCheck {
         let pieces: Vec<MeasuredPiece> =
             counting(readings, &workshop.hand).into_iter().filter_map(whole).collect();
         let usual = vec![workshop.tolerances.pair_mm; keys.len()];
-        matched(&pieces, if tolerance_mm.is_empty() { &usual } else { tolerance_mm }, size)
+        matched_while(&pieces, if tolerance_mm.is_empty() { &usual } else { tolerance_mm }, size, go_on)
     }
 
     /// Whether it is a later trial of the same piece as another: what that has shown counts for it.
@@ -265,14 +275,11 @@ impl PieceCheck {
         let mut faults = Faults::none();
         let of_any_lot = |piece: &Piece| piece.clone().with_wires(|wire| wire.lot = None);
         if !readings.is_empty() && (of_any_lot(&self.piece) != of_any_lot(&new.piece) || self.of != new.of) {
-            faults.add(Fault::new(
-                "piece",
-                "Its readings belong to the piece as it was. Start a new measurement for another piece.",
-            ));
+            faults.add(Fault::new("piece", text!("learn-check-its-readings-belong-piece-as")));
         }
         let last = readings.iter().map(|reading| reading.piece_n).max().unwrap_or(0);
         if last > new.pieces_n {
-            let said = format!("Number {last} is already measured, so there are at least that many.");
+            let said = text!("learn-check-number-already-measured-so-there", last);
             faults.add(Fault::new("pieces_n", said));
         }
         faults.into_result()

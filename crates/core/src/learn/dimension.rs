@@ -13,18 +13,19 @@ use crate::shape::view::Side;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, caliper};
 use crate::words::words;
+use lorimant_text::{Text, text};
 
 use super::lot::Inside;
 
 words! {
     /// How a dimension is found.
-    pub enum FoundWith ("way of measuring") {
+    pub enum FoundWith ("found-with") {
         /// With a caliper.
-        Caliper = "caliper", "with the caliper";
+        Caliper = "caliper";
         /// By eye, as a grade.
-        Eye = "eye", "by eye";
+        Eye = "eye";
         /// By touch, as a grade.
-        Touch = "touch", "by touch";
+        Touch = "touch";
     }
 }
 
@@ -32,11 +33,11 @@ words! {
     /// What comes of a measurement.
     pub enum Verdict ("verdict") {
         /// It passes.
-        Pass = "pass", "passes";
+        Pass = "pass";
         /// It can be put right.
-        Rework = "rework", "fix it";
+        Rework = "rework";
         /// It cannot.
-        Reject = "reject", "set it apart";
+        Reject = "reject";
     }
 }
 
@@ -120,38 +121,30 @@ pub fn to_measure(
         (Piece::Chain(request), _) => of_rings(&request.rings()?, of, workshop),
         (Piece::Finding(request), CheckedOf::Piece) => of_finding(request, workshop),
         (Piece::Finding(request), CheckedOf::Coil) => {
-            let said = format!("A {} is not a coil. Measure the finished piece.", request.kind.0.name);
+            let said = text!("dimension-not-coil-measure-finished-piece", name = request.kind.0.name);
             Err(Fault::new("of", said).into())
         }
     }
 }
 
 fn told(wanted: f64, least: f64, most: f64, unit: LengthUnit) -> String {
-    format!("{}, from {} to {}", caliper(wanted, unit), caliper(least.max(0.0), unit), caliper(most, unit))
+    text!(
+        "dimension-from",
+        wanted = caliper(wanted, unit),
+        least = caliper(least.max(0.0), unit),
+        most = caliper(most, unit)
+    )
 }
 
 /// How a kind of dimension is measured, and how often for one figure.
 fn how(kind: Measures, what: &str) -> (String, u32) {
     match kind {
-        Measures::Inside => {
-            (format!("Inner jaws across the {what}. Turn it a third each time: three readings."), 3)
-        }
-        Measures::Bend => (format!("Inner jaws across the {what} at its widest. Take two readings."), 2),
-        Measures::Ball => {
-            (format!("Outer jaws across the {what}. Turn it a quarter and read again: two readings."), 2)
-        }
-        Measures::Length => (format!("Outer jaws along the {what}, without squeezing."), 1),
-        Measures::Gap => (
-            format!(
-                "Feel for the {what} with a slip of paper, or use the inner jaws. Enter 0 if you find none."
-            ),
-            1,
-        ),
-        Measures::Wire => (
-            "Outer jaws across the wire where it is straight and unmarked. Turn it and read again."
-                .to_owned(),
-            2,
-        ),
+        Measures::Inside => (text!("dimension-inner-jaws-across-turn-third", what), 3),
+        Measures::Bend => (text!("dimension-inner-jaws-across-at-its", what), 2),
+        Measures::Ball => (text!("dimension-outer-jaws-across-turn-quarter", what), 2),
+        Measures::Length => (text!("dimension-outer-jaws-along-without-squeezing", what), 1),
+        Measures::Gap => (text!("dimension-feel-for-with-slip-paper", what), 1),
+        Measures::Wire => (text!("dimension-outer-jaws-across-wire-where").to_owned(), 2),
     }
 }
 
@@ -174,15 +167,29 @@ fn one(measure: &Measure, around: (f64, f64), unit: LengthUnit) -> ToMeasure {
 }
 
 /// What is seen and felt rather than measured: its key, how it is found, and what each grade of it is, the first that passes.
-const GRADED: [(&str, &str, FoundWith, &[&str]); 3] = [
+const GRADED: [(&str, Text, FoundWith, &[Text]); 3] = [
     (
         "flatness",
-        "Lay it on glass and look along it:",
+        Text::named("dimension-lay-on-glass-look-along"),
         FoundWith::Eye,
-        &["lies flat", "rocks a little", "is bent"],
+        &[
+            Text::named("dimension-lies-flat"),
+            Text::named("dimension-rocks-little"),
+            Text::named("dimension-bent"),
+        ],
     ),
-    ("burr", "Draw a fingertip over every end:", FoundWith::Touch, &["smooth", "catches"]),
-    ("tip", "Draw the tip over the back of the hand:", FoundWith::Touch, &["round", "scratches"]),
+    (
+        "burr",
+        Text::named("dimension-draw-fingertip-over-every-end"),
+        FoundWith::Touch,
+        &[Text::named("dimension-smooth"), Text::named("dimension-catches")],
+    ),
+    (
+        "tip",
+        Text::named("dimension-draw-tip-over-back-hand"),
+        FoundWith::Touch,
+        &[Text::named("dimension-round"), Text::named("dimension-scratches")],
+    ),
 ];
 
 /// Whether a dimension is seen or felt, as a grade, rather than measured.
@@ -193,7 +200,7 @@ pub fn is_graded(key: &str) -> bool {
 
 fn by_hand(free_end: bool) -> Vec<ToMeasure> {
     let asked = GRADED.iter().filter(|(key, ..)| free_end || *key != "tip");
-    let one = |(key, how, found, grades): &(&str, &str, FoundWith, &[&str])| {
+    let one = |(key, how, found, grades): &(&str, Text, FoundWith, &[Text])| {
         let each: Vec<String> = grades.iter().enumerate().map(|(n, grade)| format!("{n} {grade}")).collect();
         let told = each.join(", ");
         ToMeasure {
@@ -232,7 +239,7 @@ fn of_rings(
         }
         CheckedOf::Piece => {
             put("ring-inside", "ring", Measures::Inside, plan.ring_inside_diameter_mm, (ring, ring));
-            put("gap-ring", "gap of the ring", Measures::Gap, 0.0, (0.0, tolerances.gap_mm));
+            put("gap-ring", text!("dimension-gap-ring"), Measures::Gap, 0.0, (0.0, tolerances.gap_mm));
         }
     }
     let wire = tolerances.wire_mm;
@@ -246,7 +253,8 @@ fn of_rings(
     for line in drawing.dimensions.iter_mut().filter(|line| line.figure == "coil-inside") {
         let half = plan.coil_inside_diameter_mm / 2.0;
         (line.from.y_mm, line.to.y_mm) = (-half, half);
-        line.text = format!("coil {}", caliper(plan.coil_inside_diameter_mm, unit));
+        line.text =
+            text!("dimension-coil", coil_inside_diameter_mm = caliper(plan.coil_inside_diameter_mm, unit));
     }
     Ok((list, drawing))
 }
@@ -315,86 +323,79 @@ impl ToMeasure {
     pub fn judge(&self, value: f64, piece: &Piece, workshop: &Workshop) -> Judged {
         let off = value - self.wanted;
         if (self.least - 1e-9..=self.most + 1e-9).contains(&value) {
-            return Judged { verdict: Verdict::Pass, told: format!("The {} passes.", self.what), off };
+            return Judged { verdict: Verdict::Pass, told: text!("dimension-passes", what = self.what), off };
         }
         let unit = workshop.habits.unit;
         let large = off > 0.0;
         let by = caliper(off.abs(), unit);
         let far = off.abs() > 0.25 * self.wanted.max(2.0);
-        let scrap = format!("Put it in the {} scrap, or keep it for practice.", piece.wire().metal);
+        let scrap = text!("dimension-put-in-scrap-or-keep", metal = piece.wire().metal);
         let rework = |told: String| Judged { verdict: Verdict::Rework, told, off };
         let reject = |told: String| Judged { verdict: Verdict::Reject, told: format!("{told} {scrap}"), off };
         let finding = matches!(piece, Piece::Finding(_));
         let around = caliper(std::f64::consts::PI * off.abs(), unit);
         match self.kind {
             None => rework(self.felt_wrong().to_owned()),
-            Some(Measures::Gap) => rework(format!(
-                "Open it sideways, go a little past, come back until the ends meet. It is {by} too wide now."
-            )),
-            Some(Measures::Wire) => reject(format!(
-                "The wire is {by} {} than planned: another gauge, or stretched. Check the spool's label.",
-                if large { "thicker" } else { "thinner" }
+            Some(Measures::Gap) => rework(text!("dimension-open-sideways-go-little-past", by)),
+            Some(Measures::Wire) => reject(text!(
+                "dimension-wire-than-planned-another-gauge",
+                by,
+                value = if large { "thicker" } else { "thinner" }
             )),
             Some(Measures::Inside) if self.key == "coil-inside" => Judged {
                 verdict: Verdict::Rework,
-                told: format!(
-                    "The coil is {by} {} than planned. Before you cut it, choose the rod this lot needs: \
-                     see Springback.",
-                    if large { "larger" } else { "smaller" }
+                told: text!(
+                    "dimension-coil-than-planned-before-you",
+                    by,
+                    value = if large { "larger" } else { "smaller" }
                 ),
                 off,
             },
-            Some(_) if far => reject(format!(
-                "The {} is {by} {}: too far off to fix.",
-                self.what,
-                if large { "too large" } else { "too small" }
+            Some(_) if far => reject(text!(
+                "dimension-too-far-off-fix",
+                what = self.what,
+                by,
+                value = if large { text!("dimension-too-large") } else { text!("dimension-too-small") }
             )),
-            Some(Measures::Bend) => rework(format!(
-                "Bend it again on a tool about {by} {}. {around} {}, and the end moves by the same.",
-                if large { "thinner" } else { "thicker" },
-                if large { "less wire is used" } else { "more wire is used" }
+            Some(Measures::Bend) => rework(text!(
+                "dimension-bend-again-on-tool-about",
+                by,
+                value = if large { "thinner" } else { "thicker" },
+                around,
+                value2 =
+                    if large { text!("dimension-less-wire-used") } else { text!("dimension-more-wire-used") }
             )),
             Some(Measures::Ball) if large => {
-                reject(format!("The {} is {by} too large and cannot shrink.", self.what))
+                reject(text!("dimension-too-large-cannot-shrink", what = self.what, by))
             }
-            Some(Measures::Ball) => rework(format!(
-                "Heat the {} again until it has drawn in enough wire: {by} is missing across it, and the \
-                 piece gets shorter. Hold it in tongs and shield your eyes.",
-                self.what
-            )),
-            Some(Measures::Inside) if finding && large => rework(format!(
-                "Open it, trim {around} off its end and roll it again nearer the tip of the jaw."
-            )),
-            Some(Measures::Inside) if finding => rework(format!(
-                "Open it and roll it again nearer the base of the jaw. It uses {around} more wire."
-            )),
-            Some(Measures::Inside) if large => {
-                rework(format!("Open it, file or cut {around} off one end, and close it again."))
+            Some(Measures::Ball) => {
+                rework(text!("dimension-heat-again-until-has-drawn", what = self.what, by))
             }
+            Some(Measures::Inside) if finding && large => {
+                rework(text!("dimension-open-trim-off-its-end", around))
+            }
+            Some(Measures::Inside) if finding => {
+                rework(text!("dimension-open-roll-again-nearer-base", around))
+            }
+            Some(Measures::Inside) if large => rework(text!("dimension-open-file-or-cut-off", around)),
             Some(Measures::Inside) if off.abs() < 0.03 * self.wanted => {
-                rework(format!("Push it up a taper until it has grown {by}, then flatten it."))
+                rework(text!("dimension-push-up-taper-until-has", by))
             }
-            Some(Measures::Inside) => reject(format!(
-                "The ring is {by} too small and cannot grow that much. Use it where smaller rings go."
-            )),
-            Some(Measures::Length) if large => {
-                rework(format!("Trim {by} off a free end, or bend it again from the next loop."))
+            Some(Measures::Inside) => reject(text!("dimension-ring-too-small-cannot-grow", by)),
+            Some(Measures::Length) if large => rework(text!("dimension-trim-off-free-end-or", by)),
+            Some(Measures::Length) => {
+                reject(text!("dimension-too-short-wire-cannot-be", what = self.what, by))
             }
-            Some(Measures::Length) => reject(format!(
-                "The {} is {by} too short, and wire cannot be put back. Pair it with one as short.",
-                self.what
-            )),
         }
     }
 
     fn felt_wrong(&self) -> &'static str {
         match self.key.as_str() {
             "flatness" => {
-                "Press it flat between smooth jaws, or tap it with a mallet on the block, the same on both \
-                 sides."
+                text!("dimension-press-flat-between-smooth-jaws")
             }
-            "burr" => "File the end one way, or draw it across fine emery, until no fingertip feels it.",
-            _ => "Round the tip in the cup burr, then smooth it on fine emery.",
+            "burr" => text!("dimension-file-end-one-way-or"),
+            _ => text!("dimension-round-tip-in-cup-burr"),
         }
     }
 }

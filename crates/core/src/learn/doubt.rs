@@ -11,6 +11,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::lot::LotFactor;
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{LengthUnit, caliper};
+use lorimant_text::text;
 
 /// How many standard deviations from what is expected a reading is asked about.
 const FAR: f64 = 5.0;
@@ -41,18 +42,19 @@ impl Possible {
 
     fn told(&self, what: &str, mm: f64, unit: LengthUnit) -> Fault {
         let shown = |mm: f64| caliper(mm, unit);
-        let expected = format!(
-            "The {what} should measure from {} to {}, not {}.",
-            shown(self.least_mm),
-            shown(self.most_mm),
-            shown(mm)
+        let expected = text!(
+            "doubt-should-measure-from-not",
+            what,
+            least_mm = shown(self.least_mm),
+            most_mm = shown(self.most_mm),
+            mm = shown(mm)
         );
         match self.meant(mm) {
             Some(meant) => {
-                let asked = format!("{expected} Did you mean {}?", shown(meant));
+                let asked = text!("doubt-did-you-mean", expected, meant = shown(meant));
                 Fault::new("doubt", asked).suggest(meant)
             }
-            None => Fault::new("doubt", format!("{expected} Check it, and save it again if it is right.")),
+            None => Fault::new("doubt", text!("doubt-check-save-again-if-right", expected)),
         }
     }
 }

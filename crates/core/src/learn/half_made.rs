@@ -8,6 +8,7 @@ use crate::making::{Made, Step, Workpiece};
 use crate::pattern::PatternRequest;
 use crate::tool::workshop::Workshop;
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, strain_left_after};
+use lorimant_text::text;
 
 /// A piece as far as it is made.
 pub(super) struct HalfMade<'a> {
@@ -35,7 +36,7 @@ impl<'a> HalfMade<'a> {
         let all = made.steps.len();
         let done_n = at_step_n.unwrap_or_else(|| usually(&made.steps));
         if done_n > all {
-            let said = format!("It has {all} steps; there is no step {done_n}.");
+            let said = text!("half-made-has-steps-there-no-step", all, done_n);
             return Err(Fault::new("at_step_n", said).into());
         }
         Ok(Self { made, done_n, request, workshop })
@@ -87,11 +88,8 @@ impl<'a> HalfMade<'a> {
         match share.fold(0.0, f64::max) {
             share if share > CRACK_STRAIN => None,
             share if share > WATCH_STRAIN => match Anneal::of(&self.request.wire, &self.workshop.gear) {
-                Ok(_) => Some(
-                    " Anneal it once it is straight: this uses most of the stretch the metal has left. \
-                     (Estimate.)",
-                ),
-                Err(_) => Some(" This uses most of the stretch the metal has left. (Estimate.)"),
+                Ok(_) => Some(text!("half-made-anneal-once-straight-this-uses")),
+                Err(_) => Some(text!("half-made-this-uses-most-stretch-metal")),
             },
             _ => Some(""),
         }

@@ -16,6 +16,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
 use crate::words::length::{LengthUnit, caliper, on_ruler};
+use lorimant_text::{Text, text};
 
 /// A loop rolled at a place of a jaw, measured after it was let go.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -47,19 +48,14 @@ pub struct JawWear {
 /// # Errors
 /// A fault at the loop's inside where no jaw leaves such a loop in this wire.
 fn jaw_mm(rolled: &RolledLoop) -> Result<f64, Fault> {
-    const INSIDE: Span = Span { noun: "inside of the loop", unit: " mm", least: 0.3, most: 60.0 };
-    const PLACE: Span = Span { noun: "place on the jaw", unit: " mm", least: 0.0, most: 120.0 };
+    const INSIDE: Span = Span { noun: Text::named("jaw-inside-loop"), unit: " mm", least: 0.3, most: 60.0 };
+    const PLACE: Span = Span { noun: Text::named("jaw-place-on-jaw"), unit: " mm", least: 0.0, most: 120.0 };
     rolled.wire.check().map_err(|fault| fault.within("wire"))?;
     PLACE.check("at_mm", rolled.at_mm)?;
     INSIDE.check("inside_mm", rolled.inside_mm)?;
     let tool = outline_for(&Bending::of(&rolled.wire), Outline::Round { diameter: rolled.inside_mm });
-    tool.map(Outline::across).ok_or_else(|| {
-        Fault::new(
-            "inside_mm",
-            "This wire springs straight before it makes such a loop. Roll a smaller \
-                                 one, or use softer wire.",
-        )
-    })
+    tool.map(Outline::across)
+        .ok_or_else(|| Fault::new("inside_mm", text!("jaw-this-wire-springs-straight-before")))
 }
 
 /// A round-nose plier calibrated by two loops: the jaw at both places.
@@ -82,7 +78,7 @@ fn jaw_mm(rolled: &RolledLoop) -> Result<f64, Fault> {
 /// Faults of the loops; a fault where the jaw is not tapered, or the two loops contradict each other.
 pub fn calibrated(plier: &Plier, near_tip: &RolledLoop, near_base: &RolledLoop) -> Result<Plier, Faults> {
     if plier.jaws != Jaws::RoundNose {
-        let said = "Only tapered jaws are calibrated with loops. On stepped jaws, measure each step.";
+        let said = text!("jaw-only-tapered-jaws-calibrated-with");
         return Err(Fault::new("jaws", said).into());
     }
     let mut faults = Faults::none();
@@ -118,11 +114,11 @@ pub fn wear(plier: &Plier, loops: &[RolledLoop], unit: LengthUnit) -> Result<Jaw
     let place_of = |at_mm: f64| plier.diameter_at(at_mm);
     let taper = place_of(1.0).zip(place_of(0.0)).map(|(b, a)| b - a).filter(|taper| *taper > 1e-4);
     let Some(taper) = taper else {
-        let said = "The jaw is not tapered: slipping along it changes nothing.";
+        let said = text!("jaw-jaw-not-tapered-slipping-along");
         return Err(Fault::new("plier", said).into());
     };
     if loops.is_empty() {
-        return Err(Fault::new("loops", "Measure at least one loop rolled at the mark.").into());
+        return Err(Fault::new("loops", text!("jaw-measure-at-least-one-loop")).into());
     }
     let mut offs = vec![];
     for (i, rolled) in loops.iter().enumerate() {
@@ -139,17 +135,19 @@ impl JawWear {
         let (off_mm, spread_mm) = (mean(offs), deviation(offs));
         let sure = LEAST_MM.max(2.0 * spread_mm / count(offs).sqrt());
         let told = match off_mm {
-            off if off.abs() < sure => "As far as these loops show, the mark is still right.".to_owned(),
+            off if off.abs() < sure => text!("jaw-as-far-as-these-loops").to_owned(),
             off => {
-                let (way, back) =
-                    if off > 0.0 { ("towards the base", "tip") } else { ("towards the tip", "base") };
-                format!(
-                    "The wire really sits {} {way} of the mark: it slipped, the mark was redrawn elsewhere, \
-                     or the jaw is worn. Draw the mark {} nearer the {back}, or calibrate the jaw with two \
-                     loops. A loop changes by {} for each millimetre.",
-                    on_ruler(off.abs(), unit),
-                    on_ruler(off.abs(), unit),
-                    caliper(taper, unit)
+                let (way, back) = if off > 0.0 {
+                    (text!("jaw-towards-base"), "tip")
+                } else {
+                    (text!("jaw-towards-tip"), "base")
+                };
+                text!(
+                    "jaw-wire-really-sits-mark-slipped",
+                    off = on_ruler(off.abs(), unit),
+                    way,
+                    back,
+                    taper = caliper(taper, unit)
                 )
             }
         };

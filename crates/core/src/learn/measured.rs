@@ -5,19 +5,20 @@ use std::collections::BTreeMap;
 use serde::Serialize;
 
 use super::dimension::is_graded;
-use crate::tool::hand::Hand;
+use crate::tool::hand::HandSpread;
 use crate::words::length::{LengthUnit, caliper};
 use crate::words::{listed, words};
+use lorimant_text::text;
 
 words! {
     /// Where a reading came from.
-    pub enum ReadFrom ("source of a reading") {
+    pub enum ReadFrom ("read-from") {
         /// Typed, or keyed by a wedge.
-        Typed = "typed", "typed";
+        Typed = "typed";
         /// From the caliper's line.
-        Caliper = "caliper", "caliper";
+        Caliper = "caliper";
         /// From the simulated caliper.
-        Simulated = "simulated", "simulated caliper";
+        Simulated = "simulated";
     }
 }
 
@@ -98,17 +99,11 @@ impl ReadAtPlace {
         match (&self.agreeing[..], &self.odd[..]) {
             (_, []) => None,
             ([], odd) if odd.len() == 2 => {
-                Some(format!("{} disagree: take a third reading to see which is right.", shown(odd)))
+                Some(text!("measured-disagree-take-third-reading-see", odd = shown(odd)))
             }
-            ([], odd) => Some(format!("{} disagree: set aside those that are wrong.", shown(odd))),
-            (_, [one]) => Some(format!(
-                "{} doesn’t agree with the others and isn’t counted: set it aside, or measure once more.",
-                caliper(*one, unit)
-            )),
-            (_, odd) => Some(format!(
-                "{} don’t agree with the others and aren’t counted: set them aside, or measure once more.",
-                shown(odd)
-            )),
+            ([], odd) => Some(text!("measured-disagree-set-aside-those-that", odd = shown(odd))),
+            (_, [one]) => Some(text!("measured-doesnt-agree-with-others-isnt", one = caliper(*one, unit))),
+            (_, odd) => Some(text!("measured-dont-agree-with-others-arent", odd = shown(odd))),
         }
     }
 }
@@ -116,7 +111,7 @@ impl ReadAtPlace {
 /// How far apart readings of one place may lie and still agree, mm: round the piece its roundness shows as well; beyond
 /// three times the hand's own either way it is something else.
 #[must_use]
-pub fn agree_within_mm(hand: &Hand) -> f64 {
+pub fn agree_within_mm(hand: &HandSpread) -> f64 {
     6.0 * hand.roundness_mm.hypot(hand.caliper_mm)
 }
 
@@ -124,7 +119,7 @@ pub fn agree_within_mm(hand: &Hand) -> f64 {
 #[must_use]
 pub fn counting<'a>(
     readings: &'a [CaliperReading],
-    hand: &Hand,
+    hand: &HandSpread,
 ) -> BTreeMap<u32, BTreeMap<&'a str, ReadAtPlace>> {
     let mut of: BTreeMap<u32, BTreeMap<&str, Vec<f64>>> = BTreeMap::new();
     for reading in readings.iter().filter(|reading| !reading.aside) {
@@ -137,7 +132,7 @@ pub fn counting<'a>(
 
 /// What each dimension measures on the mean: of one piece, or of all.
 #[must_use]
-pub fn means(readings: &[CaliperReading], piece_n: Option<u32>, hand: &Hand) -> BTreeMap<String, f64> {
+pub fn means(readings: &[CaliperReading], piece_n: Option<u32>, hand: &HandSpread) -> BTreeMap<String, f64> {
     let mut of: BTreeMap<String, Vec<f64>> = BTreeMap::new();
     let counted = counting(readings, hand);
     for (_, by_key) in counted.into_iter().filter(|(n, _)| piece_n.is_none_or(|one| one == *n)) {

@@ -3,6 +3,7 @@
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults};
+use lorimant_text::text;
 
 /// A measured piece, by its number in the batch.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -47,6 +48,8 @@ pub struct Matching {
 pub const MOST_PIECES: usize = 20_000;
 /// So many pieces are matched by looking at every way.
 const FEW: usize = 14;
+/// How often every piece is tried in the place of its neighbours.
+const ROUNDS: usize = 40;
 /// How many of the nearest each piece is compared with when swapping.
 const NEAR: usize = 12;
 
@@ -67,6 +70,20 @@ const NEAR: usize = 12;
 /// # Errors
 /// Faults where a set has fewer than two pieces, a dimension is missing or is no number, or there are too many.
 pub fn matched(pieces: &[MeasuredPiece], tolerance_mm: &[f64], size: usize) -> Result<Matching, Faults> {
+    matched_while(pieces, tolerance_mm, size, &mut |_| true)
+}
+
+/// The same, for as long as `go_on` says so: it is told the share that is done, from 0 to 1, and where it says no the
+/// matching is the best one found until then.
+///
+/// # Errors
+/// As [`matched`].
+pub fn matched_while(
+    pieces: &[MeasuredPiece],
+    tolerance_mm: &[f64],
+    size: usize,
+    go_on: &mut dyn FnMut(f64) -> bool,
+) -> Result<Matching, Faults> {
     check(pieces, tolerance_mm, size)?;
     let all = Matcher { pieces, tolerance_mm };
     let mut order: Vec<usize> = (0..pieces.len()).collect();
@@ -83,7 +100,7 @@ pub fn matched(pieces: &[MeasuredPiece], tolerance_mm: &[f64], size: usize) -> R
             (sets, left, true)
         }
         _ => {
-            let (sets, left) = all.swapped(&order, size);
+            let (sets, left) = all.swapped(&order, size, go_on);
             (sets, left, false)
         }
     };
@@ -98,26 +115,22 @@ pub fn matched(pieces: &[MeasuredPiece], tolerance_mm: &[f64], size: usize) -> R
 fn check(pieces: &[MeasuredPiece], tolerance_mm: &[f64], size: usize) -> Result<(), Faults> {
     let mut faults = Faults::none();
     if !(2..=12).contains(&size) {
-        faults.add(Fault::new("size", format!("A set of {size} cannot be matched. Enter 2 to 12.")));
+        faults.add(Fault::new("size", text!("pairs-set-cannot-be-matched-enter", size)));
     }
     if pieces.len() > MOST_PIECES {
-        let said =
-            format!("{} pieces are too many to match at once. Enter at most {MOST_PIECES}.", pieces.len());
+        let said = text!("pairs-pieces-too-many-match-at", pieces = pieces.len(), MOST_PIECES);
         faults.add(Fault::new("pieces", said));
     }
     if tolerance_mm.is_empty() || tolerance_mm.iter().any(|mm| !mm.is_finite() || *mm <= 0.0) {
-        faults.add(Fault::new(
-            "tolerance_mm",
-            "Enter for at least one dimension how much a set may differ, above 0 mm.",
-        ));
+        faults.add(Fault::new("tolerance_mm", text!("pairs-enter-for-at-least-one")));
     }
     for (i, piece) in pieces.iter().enumerate() {
         if piece.mm.len() != tolerance_mm.len() || piece.mm.iter().any(|mm| !mm.is_finite()) {
-            let said = format!(
-                "Piece {} has {} measurements, but {} are compared. Measure what is missing, or leave it out.",
-                piece.piece_n,
-                piece.mm.len(),
-                tolerance_mm.len()
+            let said = text!(
+                "pairs-piece-has-measurements-but-compared",
+                piece_n = piece.piece_n,
+                mm = piece.mm.len(),
+                tolerance_mm = tolerance_mm.len()
             );
             faults.add(Fault::new(format!("pieces[{i}].mm"), said));
         }
@@ -244,7 +257,7 @@ impl Matcher<'_> {
     }
 
     /// Many pieces over several dimensions: neighbours in order, then swaps of two pieces between sets while one helps.
-    fn swapped(&self, order: &[usize], size: usize) -> Sets {
+    fn swapped(&self, order: &[usize], size: usize, go_on: &mut dyn FnMut(f64) -> bool) -> Sets {
         let (mut sets, left) = self.greedy(order, size);
         let mut home = vec![usize::MAX; self.pieces.len()];
         let place = |sets: &[Vec<usize>], home: &mut Vec<usize>, s: usize| {
@@ -253,9 +266,14 @@ impl Matcher<'_> {
         (0..sets.len()).for_each(|s| place(&sets, &mut home, s));
         let mut at = vec![0; self.pieces.len()];
         order.iter().enumerate().for_each(|(k, i)| at[*i] = k);
-        for _ in 0..40 {
+        let all = ROUNDS * sets.len();
+        for round in 0..ROUNDS {
             let mut better = false;
             for s in 0..sets.len() {
+                #[expect(clippy::cast_precision_loss, reason = "a share of at most a million steps")]
+                if s % 64 == 0 && !go_on((round * sets.len() + s) as f64 / all as f64) {
+                    return (sets, left);
+                }
                 for k in 0..size {
                     let piece = sets[s][k];
                     let near = at[piece].saturating_sub(NEAR)..(at[piece] + NEAR + 1).min(order.len());

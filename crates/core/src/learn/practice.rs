@@ -13,16 +13,17 @@ use crate::wire::Wire;
 use crate::wire::metal::{Metal, Temper};
 use crate::words::length::{LengthUnit, caliper, on_ruler};
 use crate::words::words;
+use lorimant_text::text;
 
 words! {
     /// A drill.
     pub enum Drill ("drill") {
         /// Ten loops rolled at one mark.
-        Loops = "ten-loops", "ten loops at one mark";
+        Loops = "ten-loops";
         /// Ten hooks alike.
-        Hooks = "ten-hooks", "ten equal hooks";
+        Hooks = "ten-hooks";
         /// A coil whose turns touch.
-        Coil = "coil-without-gaps", "a coil without gaps";
+        Coil = "coil-without-gaps";
     }
 }
 
@@ -94,9 +95,7 @@ impl Drill {
         };
         let (told, piece, of, key, pieces_n, target_mm) = match self {
             Self::Loops => (
-                "Draw one line round the jaw with a pen. Cut ten blanks to the first. Roll each loop at the \
-                 line, its end level with the jaw, and relax your wrist between turns. Measure them in the \
-                 order you made them.",
+                text!("practice-draw-one-line-round-jaw"),
                 finding("eye-pin"),
                 CheckedOf::Piece,
                 "loop_mm",
@@ -104,8 +103,7 @@ impl Drill {
                 0.08,
             ),
             Self::Hooks => (
-                "Cut ten blanks to the first. Roll all the eyes, then bend all the hooks over the same \
-                 step. Lay each on the drawing. Measure the overall length, in the order you made them.",
+                text!("practice-cut-ten-blanks-first-roll"),
                 finding("hook-clasp"),
                 CheckedOf::Piece,
                 "height",
@@ -113,8 +111,7 @@ impl Drill {
                 0.25,
             ),
             Self::Coil => (
-                "Wind twenty turns by hand, each against the last, tight to the end. Hold it to the light: \
-                 no gap should show. Let go, slide it off, and measure its inside at ten places.",
+                text!("practice-wind-twenty-turns-by-hand"),
                 Piece::Rings(RingRequest::new(copper.clone(), Mandrel::round(5.0), 20)),
                 CheckedOf::Coil,
                 "coil-inside",
@@ -164,36 +161,32 @@ impl Drill {
         let mut told = match self {
             Self::Loops => match slip.filter(|slip| *slip > 1e-6) {
                 Some(slip) => {
-                    format!("Your grip wanders {} along the jaw.", on_ruler(spread_mm / slip, unit))
+                    text!(
+                        "practice-your-grip-wanders-along-jaw",
+                        spread_mm = on_ruler(spread_mm / slip, unit)
+                    )
                 }
-                None => format!("Your loops vary by {}.", by(spread_mm)),
+                None => text!("practice-your-loops-vary-by", spread_mm = by(spread_mm)),
             },
-            Self::Hooks => format!("Your hooks differ by {} from one to the next.", by(spread_mm)),
-            Self::Coil => format!(
-                "The coil's inside varies by {} along it: that is how unevenly you held it.",
-                by(spread_mm)
-            ),
+            Self::Hooks => text!("practice-your-hooks-differ-by-from", spread_mm = by(spread_mm)),
+            Self::Coil => text!("practice-coils-inside-varies-by-along", spread_mm = by(spread_mm)),
         };
-        told.push_str(if met { " Even enough to move on to silver." } else { " " });
+        told.push_str(if met { text!("practice-even-enough-move-on-silver") } else { " " });
         if !met {
-            told.push_str(&format!("Get below {}: ", by(target_mm)));
+            told.push_str(&text!("practice-get-below", target_mm = by(target_mm)));
             told.push_str(match self {
                 Self::Loops => {
-                    "draw the line fresh, put the middle of the wire on it, and look before each \
-                                roll."
+                    text!("practice-draw-line-fresh-put-middle")
                 }
-                Self::Hooks => "press the same mark into the same step, and bend to the same stop.",
+                Self::Hooks => text!("practice-press-same-mark-into-same"),
                 Self::Coil => {
-                    "keep your thumb behind the turn you are winding, and don't stop with slack wire."
+                    text!("practice-keep-your-thumb-behind-turn")
                 }
             });
         }
         if off_mm.abs() > 2.0 * spread_mm / n.sqrt() && off_mm.abs() > 0.02 {
             let way = if off_mm > 0.0 { "larger" } else { "smaller" };
-            told.push_str(&format!(
-                " All of them are {} {way} than planned: move the mark, not your hand.",
-                by(off_mm)
-            ));
+            told.push_str(&text!("practice-all-them-than-planned-move", off_mm = by(off_mm), way));
         }
         Some(DrillFeedback { spread_mm, off_mm, met, told })
     }
@@ -212,16 +205,17 @@ pub fn progress(spreads_mm: &[f64], unit: LengthUnit) -> Option<String> {
     let (first, last) = spreads_mm.first().zip(spreads_mm.last()).filter(|_| spreads_mm.len() > 1)?;
     let share = last / first.max(1e-9);
     let said = match share {
-        share if share <= 0.55 => "half as uneven as at first, or better",
-        share if share <= 0.85 => "more even than at first",
-        share if share < 1.15 => "about as even as at first",
-        _ => "less even than at first: rest your hands and try another day",
+        share if share <= 0.55 => text!("practice-half-as-uneven-as-at"),
+        share if share <= 0.85 => text!("practice-more-even-than-at-first"),
+        share if share < 1.15 => text!("practice-about-as-even-as-at"),
+        _ => text!("practice-less-even-than-at-first"),
     };
-    Some(format!(
-        "{} sets, from {} to {}: {said}.",
-        spreads_mm.len(),
-        caliper(*first, unit),
-        caliper(*last, unit)
+    Some(text!(
+        "practice-sets-from",
+        spreads_mm = spreads_mm.len(),
+        first = caliper(*first, unit),
+        last = caliper(*last, unit),
+        said
     ))
 }
 

@@ -8,6 +8,7 @@ use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{Habits, LengthUnit, caliper, read as read_length};
 use crate::words::number::separated;
 use crate::words::quoted;
+use lorimant_text::{Text, text};
 
 /// Readings of the same thing this far apart are jumpy, mm.
 pub const JUMPY_MM: f64 = 0.03;
@@ -51,12 +52,7 @@ const MOVES: [&str; 7] = ["us", "u", "unstable", "d", "motion", "~", "?"];
 pub fn read_line(line: &str) -> Result<f64, Fault> {
     let text = line.trim().trim_matches(char::from(0)).to_lowercase();
     let wrong = |said: String| Fault::new("line", said);
-    let nothing = || {
-        wrong(format!(
-            "{} is not a caliper reading. It should send a number and its unit: 5.08 mm.",
-            quoted(line)
-        ))
-    };
+    let nothing = || wrong(text!("learn-reading-not-caliper-reading-should-send", line = quoted(line)));
     if text.is_empty() || text.len() > 80 || text.chars().any(char::is_control) {
         return Err(nothing());
     }
@@ -66,9 +62,7 @@ pub fn read_line(line: &str) -> Result<f64, Fault> {
     let (marks, rest) = text.split_at(start);
     for mark in marks.split([',', ';', ':', ' ', '\t']).filter(|mark| !mark.is_empty()) {
         if MOVES.contains(&mark) {
-            return Err(wrong(
-                "The caliper isn't still. Hold it steady and take the reading again.".to_owned(),
-            ));
+            return Err(wrong(text!("learn-reading-caliper-isnt-still-hold-steady").to_owned()));
         }
         if !STANDS.contains(&mark) {
             return Err(nothing());
@@ -92,22 +86,20 @@ pub fn read_line(line: &str) -> Result<f64, Fault> {
         "cm" => 10.0 * value,
         "in" | "inch" | "\"" | "''" | "″" => value * MM_PER_INCH,
         "" => {
-            let said = format!(
-                "{} has no unit: it could be millimetres or inches. Set the caliper to send its unit.",
-                quoted(line)
-            );
+            let said = text!("learn-reading-has-no-unit-could-be", line = quoted(line));
             return Err(wrong(said));
         }
         other if other.chars().any(|c| c.is_ascii_digit()) => return Err(nothing()),
         other => {
-            return Err(wrong(format!(
-                "{} is not a length: {} is not a unit of length. Is the right instrument connected?",
-                quoted(line),
-                quoted(other)
+            return Err(wrong(text!(
+                "learn-reading-not-length-not-unit-length",
+                line = quoted(line),
+                other = quoted(other)
             )));
         }
     };
-    const LENGTH: Span = Span { noun: "reading", unit: " mm", least: 0.0, most: 300.0 };
+    const LENGTH: Span =
+        Span { noun: Text::named("learn-reading-reading"), unit: " mm", least: 0.0, most: 300.0 };
     LENGTH.check("line", mm)
 }
 
@@ -126,7 +118,8 @@ pub fn read_line(line: &str) -> Result<f64, Fault> {
 /// # Errors
 /// A fault at `typed` where it is neither.
 pub fn read_typed(text: &str, habits: Habits) -> Result<f64, Fault> {
-    const LENGTH: Span = Span { noun: "measure", unit: " mm", least: 0.0, most: 300.0 };
+    const LENGTH: Span =
+        Span { noun: Text::named("learn-reading-measure"), unit: " mm", least: 0.0, most: 300.0 };
     let length = read_length(text, habits).map_err(|said| Fault::new("typed", said));
     let mm = match length {
         Ok(read) => read.mm,
@@ -157,11 +150,11 @@ pub fn steadied(readings: &[f64], unit: LengthUnit) -> Option<Steadied> {
     let mm = sorted[sorted.len() / 2];
     let (apart_mm, steady) = (most - least, most - least <= JUMPY_MM + 1e-9);
     let told = match steady {
-        true => format!("{}, steady.", caliper(mm, unit)),
-        false => format!(
-            "It jumps between {} and {}: hold it still, close the jaws lightly, wipe them, and read again.",
-            caliper(least, unit),
-            caliper(most, unit)
+        true => text!("learn-reading-steady", mm = caliper(mm, unit)),
+        false => text!(
+            "learn-reading-jumps-between-hold-still-close",
+            least = caliper(least, unit),
+            most = caliper(most, unit)
         ),
     };
     Some(Steadied { mm, apart_mm, steady, told })

@@ -14,22 +14,23 @@ use crate::tool::gear::Gear;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
 use crate::words::words;
+use lorimant_text::{Text, text};
 
 words! {
     /// What went wrong.
-    pub enum Wrong ("mishap") {
+    pub enum Wrong ("wrong") {
         /// The blank was cut short.
-        CutShort = "cut-short", "cut short";
+        CutShort = "cut-short";
         /// The end ran out before the last bend.
-        EndStarved = "end-starved", "end too short";
+        EndStarved = "end-starved";
         /// A loop or eye came out large.
-        EyeLarge = "eye-too-large", "eye too large";
+        EyeLarge = "eye-too-large";
         /// A spiral came out loose.
-        SpiralLoose = "spiral-loose", "spiral loose";
+        SpiralLoose = "spiral-loose";
         /// More turns were lifted than one.
-        TurnsLifted = "turns-lifted", "two turns lifted";
+        TurnsLifted = "turns-lifted";
         /// It was hammered thinner than meant.
-        OverHammered = "over-hammered", "hammered too thin";
+        OverHammered = "over-hammered";
     }
 }
 
@@ -148,13 +149,15 @@ pub fn rescued(
     for other in others {
         let single = PatternRequest { pieces_n: 1, singly: true, ..other.request.clone() };
         let Some(blank_mm) = fits(&single) else { continue };
-        let straighten = if bent.is_empty() { "" } else { "Straighten it. " };
+        let straighten = if bent.is_empty() { "" } else { text!("rescue-straighten") };
         let Some(anneal) = half.straightened_for(&bent, &single) else { continue };
-        let told = format!(
-            "{straighten}Make your {} from it: it uses {} of its {}.{anneal}",
-            other.name,
-            on_ruler(blank_mm, unit),
-            on_ruler(wire_mm, unit)
+        let told = text!(
+            "rescue-make-your-from-uses-its",
+            straighten,
+            name = other.name,
+            blank_mm = on_ruler(blank_mm, unit),
+            wire_mm = on_ruler(wire_mm, unit),
+            anneal
         );
         options.extend(option(told, single, blank_mm, Some(other.id), unit));
         if options.iter().filter(|one| one.kept.is_some()).count() >= MOST_KEPT {
@@ -162,8 +165,10 @@ pub fn rescued(
         }
     }
     let mass = request.wire.mass_g(wire_mm);
-    let soldered = if half.joined() == Some(ClosedBy::Soldered) { " with solder on it" } else { "" };
-    let scrap = format!("Or put it in the {} scrap{soldered}: {} g.", request.wire.metal, shown(mass, 2));
+    let soldered =
+        if half.joined() == Some(ClosedBy::Soldered) { text!("rescue-with-solder-on") } else { "" };
+    let scrap =
+        text!("rescue-or-put-in-scrap-g", metal = request.wire.metal, soldered, mass = shown(mass, 2));
     let colour = request.wire.metal.figures().colour.to_owned();
     Ok(Rescues { wire_mm, options, colour, scrap })
 }
@@ -208,10 +213,10 @@ fn gone_wrong(
     planned_mm: f64,
     workshop: &Workshop,
 ) -> Result<(PatternRequest, f64), Faults> {
-    let short = Span { noun: "what is missing", unit: " mm", least: 0.1, most: planned_mm };
-    let large = Span { noun: "how much larger it is", unit: " mm", least: 0.05, most: 20.0 };
+    let short = Span { noun: Text::named("rescue-what-missing"), unit: " mm", least: 0.1, most: planned_mm };
+    let large = Span { noun: Text::named("rescue-how-much-larger"), unit: " mm", least: 0.05, most: 20.0 };
     let none = |what: &str| -> Faults {
-        let said = format!("A {} has no {what}. Choose what went wrong with it.", request.kind.0.name);
+        let said = text!("rescue-has-no-choose-what-went", name = request.kind.0.name, what);
         Fault::new("wrong", said).into()
     };
     let has = |names: &[&str]| names.iter().find_map(|name| request.kind.0.parameter(name));
@@ -219,12 +224,13 @@ fn gone_wrong(
     let mut set = |parameter: &Parameter, value: f64| -> Result<(), Faults> {
         if !(parameter.min..=parameter.max).contains(&value) {
             let label = parameter.label;
-            let said = format!(
-                "That makes the {label} {}; a {} can have {} to {}. Measure it again.",
-                shown(value, 2),
-                request.kind.0.name,
-                shown(parameter.min, 2),
-                shown(parameter.max, 2)
+            let said = text!(
+                "rescue-that-makes-can-have-measure",
+                label,
+                shown = shown(value, 2),
+                name = request.kind.0.name,
+                min = shown(parameter.min, 2),
+                max = shown(parameter.max, 2)
             );
             return Err(Fault::new("by", said).into());
         }
@@ -241,7 +247,8 @@ fn gone_wrong(
         }
         Wrong::EyeLarge => {
             large.check("by", mishap.by)?;
-            let eye = has(&["eye_mm", "loop_mm", "inside_mm"]).ok_or_else(|| none("eye or loop"))?;
+            let eye =
+                has(&["eye_mm", "loop_mm", "inside_mm"]).ok_or_else(|| none(text!("rescue-eye-or-loop")))?;
             set(eye, request.value(eye.name) + mishap.by)?;
             Ok((base, planned_mm))
         }
@@ -256,25 +263,29 @@ fn gone_wrong(
         }
         Wrong::TurnsLifted => {
             let lifts = does(Operation::Lift)?;
-            let turns = has(&["turns_n"]).filter(|_| lifts).ok_or_else(|| none("turn that is lifted"))?;
-            Span { noun: "turns lifted", unit: "", least: 2.0, most: (request.value(turns.name)).max(2.0) }
-                .check("by", mishap.by)?;
+            let turns =
+                has(&["turns_n"]).filter(|_| lifts).ok_or_else(|| none(text!("rescue-turn-that-lifted")))?;
+            Span {
+                noun: Text::named("rescue-turns-lifted"),
+                unit: "",
+                least: 2.0,
+                most: (request.value(turns.name)).max(2.0),
+            }
+            .check("by", mishap.by)?;
             // What is lifted besides the first is trimmed, and the cap is so many turns shorter.
             set(turns, request.value(turns.name) - (mishap.by - 1.0))?;
             Ok((base, planned_mm))
         }
         Wrong::OverHammered => {
             let h = request.wire.profile().thickness_mm();
-            Span { noun: "thickness left", unit: " mm", least: 0.3 * h, most: h }.check("by", mishap.by)?;
-            let hammered = has(&["hammered_mm"]).ok_or_else(|| none("bend that is hammered"))?;
+            Span { noun: Text::named("rescue-thickness-left"), unit: " mm", least: 0.3 * h, most: h }
+                .check("by", mishap.by)?;
+            let hammered = has(&["hammered_mm"]).ok_or_else(|| none(text!("rescue-bend-that-hammered")))?;
             set(hammered, mishap.by)?;
             let used = (h / mishap.by).ln() / crate::wire::strength::strain_left(&request.wire);
             if used > 1.0 {
-                let said = format!(
-                    "At {} it has more strain than the metal should take: look for cracks with a lens, and \
-                     scrap it. (Estimate.)",
-                    caliper(mishap.by, workshop.habits.unit)
-                );
+                let said =
+                    text!("rescue-at-has-more-strain-than", by = caliper(mishap.by, workshop.habits.unit));
                 return Err(Fault::new("by", said).into());
             }
             // Hammered wire is longer: it fits as it lies.
@@ -286,16 +297,19 @@ fn gone_wrong(
 
 fn as_it_is(mishap: WentWrong, base: &PatternRequest, gear: &Gear, unit: LengthUnit) -> String {
     match mishap.wrong {
-        Wrong::TurnsLifted => format!(
-            "Trim the extra lifted turns, leaving the first, so that the cap has {} turns.",
-            shown(base.value("turns_n"), 1)
+        Wrong::TurnsLifted => {
+            text!("rescue-trim-extra-lifted-turns-leaving", base = shown(base.value("turns_n"), 1))
+        }
+        Wrong::OverHammered => text!(
+            "rescue-leave-at-harder-wider-there",
+            by = caliper(mishap.by, unit),
+            value = if Anneal::of(&base.wire, gear).is_ok() {
+                text!("rescue-anneal-before-any-further-bend")
+            } else {
+                ""
+            }
         ),
-        Wrong::OverHammered => format!(
-            "Leave it at {}: it is harder and wider there.{}",
-            caliper(mishap.by, unit),
-            if Anneal::of(&base.wire, gear).is_ok() { " Anneal it before any further bend." } else { "" }
-        ),
-        _ => "The piece still comes out complete.".to_owned(),
+        _ => text!("rescue-piece-still-comes-out-complete").to_owned(),
     }
 }
 
@@ -337,14 +351,20 @@ fn less_of_something(
         let said = |value: f64| {
             if parameter.unit == Unit::Turns { shown(value, 1) } else { caliper(value, unit) }
         };
-        let mut told = format!("Make the {} {} instead of {}.", parameter.label, said(rounded), said(value));
+        let mut told = text!(
+            "rescue-make-instead",
+            label = parameter.label,
+            rounded = said(rounded),
+            said = said(value)
+        );
         // The less has to be straightened for it the better.
         let undone = half.to_straighten(&request);
         if !undone.is_empty() {
             let Some(anneal) = half.straightened_for(&undone, &request) else { continue };
-            let mut what: Vec<String> = undone.iter().map(|step| format!("the {}", step.what)).collect();
+            let mut what: Vec<String> =
+                undone.iter().map(|step| text!("rescue-the", what = step.what)).collect();
             what.dedup();
-            told = format!("Straighten {}. {told}{anneal}", what.join(" and "));
+            told = text!("rescue-straighten-2", what = what.join(text!("sentence-and")), told, anneal);
         }
         let changes = (undone.len(), 1.0 - rounded / value);
         found.extend(option(told, request, blank_mm, None, unit).map(|one| (changes, one)));

@@ -9,6 +9,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::lot::LotFactor;
 use crate::words::length::{caliper, caliper_step_mm};
+use lorimant_text::text;
 
 /// The rod a ring takes off a lot, against the handbook.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -68,20 +69,21 @@ pub fn rod_now(request: &RingRequest, lot: LotFactor, workshop: &Workshop) -> Op
     let unit = workshop.habits.unit;
     let shown = |mm: f64| caliper(mm, unit);
     let surer = match (shown(now_mm), shown(handbook_mm)) {
-        (now, before) if now != before => format!(", ± {now} instead of ± {before}"),
+        (now, before) if now != before => text!("rod-instead", now, before),
         (now, _) => format!(", ± {now}"),
     };
-    let ring = format!("A ring {} inside", shown(inside_mm));
+    let ring = text!("rod-ring-inside", inside_mm = shown(inside_mm));
     let told = if now != handbook {
-        format!("{ring} now needs the {now} instead of the {handbook}{surer}.")
+        text!("rod-now-needs-instead", ring, now, handbook, surer)
     } else if (gives_mm - inside_mm).abs() <= caliper_step_mm(inside_mm, unit) {
-        format!("{ring} still needs the {now}{surer}.")
+        text!("rod-still-needs", ring, now, surer)
     } else {
-        format!(
-            "{ring}: the {now} is still your closest, but its rings measure {}. A rod of {} would give it: put \
-             tape on a thinner one, or measure your rods with the caliper and correct them under Tools.",
-            shown(gives_mm),
-            shown(ideal_mm)
+        text!(
+            "rod-still-your-closest-but-its",
+            ring,
+            now,
+            gives_mm = shown(gives_mm),
+            ideal_mm = shown(ideal_mm)
         )
     };
     Some(RodNow { inside_mm, handbook, now, request, handbook_mm, now_mm, told })
@@ -149,10 +151,11 @@ pub fn next_coil(learned: &LotLearned, request: &RingRequest, workshop: &Worksho
     (spread < WORTH_IT * learned.spread).then(|| {
         let rod = rod.shown();
         let per_cent = |share: f64| format!("{:.0} %", 100.0 * share.max(0.01));
-        let told = format!(
-            "Next, measure a coil on the {rod}: it narrows ± {} to about ± {}.",
-            per_cent(learned.spread),
-            per_cent(spread)
+        let told = text!(
+            "rod-next-measure-coil-on-narrows",
+            rod,
+            spread = per_cent(learned.spread),
+            spread2 = per_cent(spread)
         );
         NextCoil { rod, spread, told }
     })

@@ -13,7 +13,7 @@ use crate::fault::Faults;
 use crate::pattern::measure::Measures;
 use crate::piece::Piece;
 use crate::tool::workshop::Workshop;
-use crate::words::counted;
+use lorimant_text::text;
 
 /// One dimension of one piece, out of its readings.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -200,7 +200,7 @@ impl PieceCheck {
                 let undecided = read_n == 2 && read.is_some_and(|measured| measured.disagreement.is_some());
                 (read_n < one.readings_n || undecided).then(|| {
                     let of_n = if read_n < one.readings_n && one.readings_n > 1 {
-                        format!(" Reading {} of {}.", read_n + 1, one.readings_n)
+                        text!("learn-sheet-reading", read_n = read_n + 1, readings_n = one.readings_n)
                     } else {
                         String::new()
                     };
@@ -265,11 +265,13 @@ fn values(pieces: &[CheckedPiece], key: &str) -> Vec<(u32, f64)> {
 
 fn told(pieces: &[CheckedPiece], pieces_n: u32) -> String {
     if pieces.is_empty() {
-        return format!("{} to measure.", counted(pieces_n, "piece"));
+        return text!("learn-sheet-measure", pieces_n = text!("count-piece", n = pieces_n));
     }
     let n = |verdict: Verdict| pieces.iter().filter(|piece| piece.verdict == verdict).count();
-    let mut told = format!("{} of {} measured pass", n(Verdict::Pass), pieces.len());
-    for (verdict, what) in [(Verdict::Rework, "to fix"), (Verdict::Reject, "to set apart")] {
+    let mut told = text!("learn-sheet-measured-pass", pass = n(Verdict::Pass), pieces = pieces.len());
+    for (verdict, what) in
+        [(Verdict::Rework, text!("learn-sheet-fix")), (Verdict::Reject, text!("learn-sheet-set-apart"))]
+    {
         if n(verdict) > 0 {
             told.push_str(&format!(", {} {what}", n(verdict)));
         }

@@ -11,7 +11,7 @@ use crate::pattern::slipped::Slips;
 use crate::piece::Piece;
 use crate::ring::RingRequest;
 use crate::tool::cutting::Method;
-use crate::tool::hand::Hand;
+use crate::tool::hand::HandSpread;
 use crate::tool::mandrel::Mandrel;
 use crate::tool::workshop::Workshop;
 use crate::wire::SIZE_SPREAD;
@@ -23,7 +23,7 @@ pub struct Simulated {
     /// Its seed.
     pub seed: u64,
     /// How uneven its hands are.
-    pub hand: Hand,
+    pub hand: HandSpread,
 }
 
 /// What is hidden in a lot.
@@ -65,9 +65,9 @@ impl Simulated {
     ///
     /// ```
     /// use lorimant_core::learn::simulated::Simulated;
-    /// use lorimant_core::tool::hand::Hand;
+    /// use lorimant_core::tool::hand::HandSpread;
     ///
-    /// let workshop = Simulated { seed: 1, hand: Hand::default() };
+    /// let workshop = Simulated { seed: 1, hand: HandSpread::default() };
     /// // The same each time, another for each lot.
     /// assert_eq!(workshop.lot(5), workshop.lot(5));
     /// assert_ne!(workshop.lot(5), workshop.lot(6));

@@ -11,24 +11,25 @@ use super::lot::wound_alike;
 use super::measured::{CaliperReading, count, mean, squares};
 use crate::piece::Piece;
 use crate::ring::RingRequest;
-use crate::tool::hand::Hand;
+use crate::tool::hand::HandSpread;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, caliper};
 use crate::words::words;
+use lorimant_text::{fixed, text};
 
 words! {
     /// Where unevenness comes from.
-    pub enum Source ("source of unevenness") {
+    pub enum Source ("source") {
         /// The metal.
-        Metal = "metal", "metal";
+        Metal = "metal";
         /// The rod.
-        Rod = "rod", "rod";
+        Rod = "rod";
         /// How the coil hugs it.
-        Hand = "hand", "winding";
+        Hand = "hand";
         /// The cut and the closing.
-        Cut = "cut", "cutting and closing";
+        Cut = "cut";
         /// Reading what is not quite round.
-        Reading = "reading", "reading and roundness";
+        Reading = "reading";
     }
 }
 
@@ -70,7 +71,7 @@ pub struct OwnSpread {
     /// Its sources, the largest first.
     pub sources: Vec<SourceSpread>,
     /// The hand as it was learned, to be taken into the workshop's habits.
-    pub hand: Hand,
+    pub hand: HandSpread,
     /// What would narrow it most, in a sentence.
     pub told: String,
 }
@@ -137,18 +138,18 @@ pub fn learned_from<'a>(
 ///
 /// ```
 /// use lorimant_core::learn::spread::{Readings, Source, learned};
-/// use lorimant_core::tool::hand::Hand;
+/// use lorimant_core::tool::hand::HandSpread;
 /// use lorimant_core::words::length::LengthUnit;
 ///
 /// // Sixty rings of one coil that differ more than the handbook thinks.
 /// let wild = |i: u64| Readings { coil: 1, setup: 1, cut: true, mm: vec![5.0 + if i % 2 == 0 { 0.1 } else { -0.1 }; 2] };
-/// let own = learned(&(0..60).map(wild).collect::<Vec<_>>(), &Hand::default(), 0.02, LengthUnit::Mm);
+/// let own = learned(&(0..60).map(wild).collect::<Vec<_>>(), &HandSpread::default(), 0.02, LengthUnit::Mm);
 /// assert_eq!(own.sources[0].source, Source::Cut);
-/// assert!(own.hand.closing_mm > Hand::default().closing_mm);
+/// assert!(own.hand.closing_mm > HandSpread::default().closing_mm);
 /// ```
 #[must_use]
-pub fn learned(readings: &[Readings], hand: &Hand, metal_mm: f64, unit: LengthUnit) -> OwnSpread {
-    let handbook = Hand::default();
+pub fn learned(readings: &[Readings], hand: &HandSpread, metal_mm: f64, unit: LengthUnit) -> OwnSpread {
+    let handbook = HandSpread::default();
     let reading_0 = handbook.roundness_mm.hypot(handbook.caliper_mm);
     let cut_0 = handbook.closing_mm.hypot(handbook.kerf_mm);
     let within = readings.iter().map(|one| Squares::of(&one.mm)).fold(Squares::default(), Squares::and);
@@ -173,7 +174,7 @@ pub fn learned(readings: &[Readings], hand: &Hand, metal_mm: f64, unit: LengthUn
     let hugging = of_setups.own(lower, handbook.hugging_mm);
     let rounded = |mm: f64| (mm * 1000.0).round() / 1000.0;
     let scaled = |mm: f64, now: f64, before: f64| rounded(mm * now.sqrt() / before);
-    let hand = Hand {
+    let hand = HandSpread {
         roundness_mm: scaled(handbook.roundness_mm, reading, reading_0),
         caliper_mm: scaled(handbook.caliper_mm, reading, reading_0),
         closing_mm: scaled(handbook.closing_mm, cut, cut_0),
@@ -208,20 +209,21 @@ pub fn learned(readings: &[Readings], hand: &Hand, metal_mm: f64, unit: LengthUn
 
 fn narrows(first: &SourceSpread, unit: LengthUnit) -> String {
     let what = match first.source {
-        Source::Metal => "Measure one coil of each lot: then plans know how it springs back.",
-        Source::Rod => "Measure the rods you use most, where the coil is wound, and enter it under Tools.",
+        Source::Metal => text!("learn-spread-measure-one-coil-each-lot"),
+        Source::Rod => text!("learn-spread-measure-rods-you-use-most"),
         Source::Hand => {
-            "Wind with an even pull, thumb behind each turn. Practise with the coil without gaps."
+            text!("learn-spread-wind-with-even-pull-thumb")
         }
-        Source::Cut => "Close each ring past its place and back, until the ends meet. Saw along one line.",
+        Source::Cut => text!("learn-spread-close-each-ring-past-its"),
         Source::Reading => {
-            "Read each ring three times, turning it a third: rings are less round than they look."
+            text!("learn-spread-read-each-ring-three-times")
         }
     };
-    format!(
-        "Most of it is {} (± {}, {:.0} % of the total). {what}",
-        first.shown,
-        caliper(first.mm, unit),
-        100.0 * first.share
+    text!(
+        "learn-spread-most-total",
+        shown = first.shown,
+        mm = caliper(first.mm, unit),
+        share = fixed(100.0 * first.share, 0),
+        what
     )
 }

@@ -11,6 +11,7 @@ use crate::pattern::measure::{Measure, Measures};
 use crate::pattern::{PatternRequest, Unit};
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, caliper, on_ruler, ruler_step_mm};
+use lorimant_text::{Text, text};
 
 /// One piece made to learn from.
 #[derive(Debug, Clone, PartialEq, Default, Serialize, Deserialize)]
@@ -66,8 +67,9 @@ impl Trial {
     /// # Errors
     /// A fault at each that is out of its limits.
     pub fn check(&self) -> Result<(), Faults> {
-        const BLANK: Span = Span { noun: "blank", unit: " mm", least: 2.0, most: 2000.0 };
-        const OVER: Span = Span { noun: "what was left over", unit: " mm", least: -200.0, most: 500.0 };
+        const BLANK: Span = Span { noun: Text::named("trial-blank"), unit: " mm", least: 2.0, most: 2000.0 };
+        const OVER: Span =
+            Span { noun: Text::named("trial-what-was-left-over"), unit: " mm", least: -200.0, most: 500.0 };
         let mut faults = Faults::none();
         faults.keep(BLANK.check("blank_mm", self.blank_mm));
         faults.keep(OVER.check("over_mm", self.over_mm));
@@ -108,9 +110,7 @@ pub fn next(request: &PatternRequest, trials: &[Trial], workshop: &Workshop) -> 
     }
     faults.into_result()?;
     let Some(last) = trials.last() else {
-        return Err(
-            Fault::new("trials", "Make one first: cut a blank, form it, and enter how it came out.").into()
-        );
+        return Err(Fault::new("trials", text!("trial-make-one-first-cut-blank")).into());
     };
     // What its own parts add up to, as they came out.
     let took =
@@ -179,42 +179,43 @@ fn marks(
         let (way_on, tool) = if off > 0.0 { ("tip", "thinner") } else { ("base", "thicker") };
         let jaw = rolled.and_then(|step| Some((step.numbers.jaw_mm?, step.numbers.slip_mm?)));
         let put_right = match jaw.filter(|(_, slip)| *slip > 1e-6) {
-            None => format!("bend it on a {tool} tool, or measure how this lot springs"),
+            None => text!("trial-bend-on-tool-or-measure", tool),
             Some((at, slip)) if is_first && at < off / slip => {
-                "the jaw is not that thin even at its tip: use another, or calibrate it with two loops"
-                    .to_owned()
+                text!("trial-jaw-not-that-thin-even").to_owned()
             }
             Some((at, slip)) => {
                 let place = on_ruler(at - off / slip, unit);
-                let place = if is_first { format!(", at {place} from the tip") } else { String::new() };
-                format!(
-                    "roll it {} nearer the {way_on} than this one{place}",
-                    on_ruler(off.abs() / slip, unit)
+                let place = if is_first { text!("trial-at-from-tip", place) } else { String::new() };
+                text!(
+                    "trial-roll-nearer-than-this-one",
+                    off = on_ruler(off.abs() / slip, unit),
+                    way_on,
+                    place
                 )
             }
         };
-        told.push(format!("The {} came out {by} {way}: {put_right}.", measure.what));
+        told.push(text!("trial-came-out", what = measure.what, by, way, put_right));
     }
     Ok(told)
 }
 
 fn step_told(unit: LengthUnit) -> &'static str {
     match unit {
-        LengthUnit::Mm => "half a millimetre",
-        LengthUnit::Inch => "a thirty-second",
+        LengthUnit::Mm => text!("trial-half-millimetre"),
+        LengthUnit::Inch => text!("trial-thirty-second"),
     }
 }
 
 fn told(steps: i32, blank_mm: f64, unit: LengthUnit) -> String {
     let length = on_ruler(blank_mm, unit);
     match steps {
-        0 => format!("Cut the next one {length}, like the last."),
-        1 => format!("Cut the next one {} longer: {length}.", step_told(unit)),
-        -1 => format!("Cut the next one {} shorter: {length}.", step_told(unit)),
+        0 => text!("trial-cut-next-one-like-last", length),
+        1 => text!("trial-cut-next-one-longer", unit = step_told(unit), length),
+        -1 => text!("trial-cut-next-one-shorter", unit = step_told(unit), length),
         steps => {
             let (by, way) =
                 (f64::from(steps.abs()) * ruler_step_mm(unit), if steps > 0 { "longer" } else { "shorter" });
-            format!("Cut the next one {} {way}: {length}.", on_ruler(by, unit))
+            text!("trial-cut-next-one", by = on_ruler(by, unit), way, length)
         }
     }
 }
@@ -226,29 +227,26 @@ fn reasons(
     trials_n: usize,
     unit: LengthUnit,
 ) -> Vec<String> {
-    let mut reasons = vec![format!("Its parts add up to {} as drawn.", caliper(planned_mm, unit))];
+    let mut reasons = vec![text!("trial-its-parts-add-up-as", planned_mm = caliper(planned_mm, unit))];
     let parts = longer_mm(request, &last.got_mm);
     if parts.abs() > 0.05 {
         let way = if parts > 0.0 { "more" } else { "less" };
-        reasons
-            .push(format!("Formed, they took {} {way}: the marks correct that.", caliper(parts.abs(), unit)));
+        reasons.push(text!("trial-formed-they-took-marks-correct", parts = caliper(parts.abs(), unit), way));
     }
     if last.over_mm.abs() > 0.05 {
-        let way = if last.over_mm > 0.0 { "left over" } else { "missing" };
-        reasons.push(format!("{} {way} at the end.", caliper(last.over_mm.abs(), unit)));
+        let way = if last.over_mm > 0.0 { text!("trial-left-over") } else { "missing" };
+        reasons.push(text!("trial-at-end", over_mm = caliper(last.over_mm.abs(), unit), way));
     }
     if allowance_mm.abs() > DOUBTFUL * planned_mm {
-        reasons.push(
-            "That is far from what its parts add up to. Was the blank really that long, and how much was \
-             left over?"
-                .to_owned(),
-        );
+        reasons.push(text!("trial-that-far-from-what-its").to_owned());
     }
-    let of = if trials_n > 1 { format!(", over {trials_n} trials") } else { String::new() };
+    let of = if trials_n > 1 { text!("trial-over-trials", trials_n) } else { String::new() };
     let way = if allowance_mm > 0.0 { "longer" } else { "shorter" };
-    reasons.push(format!(
-        "In your hands a blank needs {} {way} than its parts{of}.",
-        caliper(allowance_mm.abs(), unit)
+    reasons.push(text!(
+        "trial-in-your-hands-blank-needs",
+        allowance_mm = caliper(allowance_mm.abs(), unit),
+        way,
+        of
     ));
     reasons
 }

@@ -3,6 +3,7 @@
 use serde::Serialize;
 
 use crate::wire::strength::load_told;
+use lorimant_text::text;
 
 /// What a finished piece holds, pulled across. Estimates of plastic bending, ± 40 %, not a rating.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize)]
@@ -38,9 +39,9 @@ impl Holds {
     pub fn told(&self) -> String {
         let (first, last) = (load_told(self.first_set_n), load_told(self.comes_off_n));
         if self.closed {
-            format!("closed for good, pulls out of shape at {last}")
+            text!("holds-closed-for-good-pulls-out", last)
         } else {
-            format!("starts to open at {first}, pulls open at {last}")
+            text!("holds-starts-open-at-pulls-open", first, last)
         }
     }
 }

@@ -8,6 +8,7 @@ use crate::tool::questions::questions;
 use crate::tool::workshop::Workshop;
 use crate::wire::strength::WATCH_STRAIN;
 use crate::words::sentence::Choice;
+use lorimant_text::{fixed, text};
 
 /// A request whose route can be changed.
 pub(crate) trait Routed: Clone {
@@ -53,7 +54,7 @@ fn methods<R: Routed>(request: &R, workshop: &Workshop) -> Vec<Choice<R>> {
             let other = request.with_changes(changes);
             let (possible, figures) = tried(&other, workshop);
             let chosen = chosen.as_deref() == Some(answer.word);
-            let effect = if possible { format!("{} Then: {figures}", answer.trade) } else { figures };
+            let effect = if possible { text!("offers-then", trade = answer.trade, figures) } else { figures };
             offers.push(Choice {
                 group: Some(question.question.to_owned()),
                 ..Choice::of(answer.shown.to_owned(), effect, chosen, possible || chosen, other)
@@ -76,18 +77,21 @@ fn anneals<R: Routed>(request: &R, made: &Made, workshop: &Workshop) -> Vec<Choi
         let other = request.with_changes(changes.annealed_before(step.operation, nth));
         let (possible, figures) = tried(&other, workshop);
         let effect = if possible && used > WATCH_STRAIN && !chosen {
-            format!(
-                "As it is, bending uses {:.0} % of the stretch the metal has left. {figures}",
-                100.0 * used
-            )
+            text!("offers-as-bending-uses-stretch-metal", used = fixed(100.0 * used, 0), figures)
         } else {
             figures
         };
         offers.push(Choice {
-            group: Some("Anneal along the way".to_owned()),
+            group: Some(text!("offers-anneal-along-way").to_owned()),
             step_n: Some(step.step_n),
             advised: used > WATCH_STRAIN && possible && !chosen,
-            ..Choice::of(format!("anneal before “{}”", step.named), effect, chosen, possible || chosen, other)
+            ..Choice::of(
+                text!("offers-anneal-before", named = step.named),
+                effect,
+                chosen,
+                possible || chosen,
+                other,
+            )
         });
     }
     offers
@@ -101,9 +105,9 @@ fn left_out<R: Routed>(request: &R, made: &Made, workshop: &Workshop) -> Vec<Cho
         let other = request.with_changes(changes.left_out(operation));
         let (possible, effect) = tried(&other, workshop);
         Choice {
-            group: Some("Leave out".to_owned()),
+            group: Some(text!("offers-leave-out").to_owned()),
             step_n,
-            ..Choice::of(format!("leave out “{named}”"), effect, chosen, possible || chosen, other)
+            ..Choice::of(text!("offers-leave-out-2", named), effect, chosen, possible || chosen, other)
         }
     };
     for operation in &changes.without {

@@ -6,91 +6,91 @@ words! {
     /// One thing a maker does.
     pub enum Operation ("operation") {
         /// Pulled through smooth jaws or run through the fingers, still on the spool.
-        Straighten = "straighten", "straighten";
+        Straighten = "straighten";
         /// Heated until it is soft again.
-        Anneal = "anneal", "anneal";
+        Anneal = "anneal";
         /// The spool's end is made flush.
-        MakeFlush = "make-flush", "flush";
+        MakeFlush = "make-flush";
         /// Measured off and cut to length.
-        Cut = "cut", "cut";
+        Cut = "cut";
         /// Marked where bends begin, while it is straight.
-        Mark = "mark", "mark";
+        Mark = "mark";
         /// The tail is held so that the wire can be wound under tension.
-        Anchor = "anchor", "anchor";
+        Anchor = "anchor";
         /// Turns are wound on a rod into a coil for rings.
-        Wind = "wind", "wind";
+        Wind = "wind";
         /// The coil is let go, slid off and its tails taken off.
-        SlideOff = "slide-off", "slide off";
+        SlideOff = "slide-off";
         /// The coil is spread so that a cutter gets between its turns.
-        Spread = "spread", "spread";
+        Spread = "spread";
         /// Sawn into rings along the coil.
-        Saw = "saw", "saw";
+        Saw = "saw";
         /// Cut into rings with two flush cuts each.
-        CutTwice = "cut-twice", "cut twice";
+        CutTwice = "cut-twice";
         /// Cut into rings with sheet shears.
-        Shear = "shear", "shear";
+        Shear = "shear";
         /// Snipped into rings.
-        Snip = "snip", "snip";
+        Snip = "snip";
         /// A ball is drawn from the end.
-        Ball = "ball", "ball";
+        Ball = "ball";
         /// An end or stretch is hammered flat.
-        Flatten = "flatten", "flatten";
+        Flatten = "flatten";
         /// The wire is folded back on itself.
-        Fold = "fold", "fold";
+        Fold = "fold";
         /// A loop is rolled until it closes.
-        Loop = "loop", "roll";
+        Loop = "loop";
         /// A bend is made to an angle.
-        Bend = "bend", "bend";
+        Bend = "bend";
         /// Turns are wound on a rod or taper, to stay a coil.
-        Coil = "coil", "wind";
+        Coil = "coil";
         /// Turns are laid flat round each other.
-        Spiral = "spiral", "coil";
+        Spiral = "spiral";
         /// Turns are wrapped round the piece's own stem.
-        Wrap = "wrap", "wrap";
+        Wrap = "wrap";
         /// A turn is lifted to stand up.
-        Lift = "lift", "lift";
+        Lift = "lift";
         /// A tip is turned a little aside.
-        Kick = "kick", "kick";
+        Kick = "kick";
         /// A stretch is hardened on the block, or hammered thinner.
-        Hammer = "hammer", "hammer";
+        Hammer = "hammer";
         /// A stretch is pressed straight, or turns together.
-        Press = "press", "press";
+        Press = "press";
         /// A mouth is levelled on an abrasive.
-        Level = "level", "level";
+        Level = "level";
         /// A face is textured.
-        Texture = "texture", "texture";
+        Texture = "texture";
         /// Edges are bevelled.
-        Bevel = "bevel", "bevel";
+        Bevel = "bevel";
         /// It is trued flat.
-        True = "true", "true";
+        True = "true";
         /// Openings are pressed shut.
-        Close = "close", "close";
+        Close = "close";
         /// Rings of a chain are shut before it is begun.
-        ShutBefore = "shut-before", "pre-close";
+        ShutBefore = "shut-before";
         /// Rings of a chain are opened so that others' wire passes.
-        OpenUp = "open-up", "open";
+        OpenUp = "open-up";
         /// Rings are put into a chain, one after the other.
-        Link = "link", "link";
+        Link = "link";
         /// Flux is brushed on the joint.
-        Flux = "flux", "flux";
+        Flux = "flux";
         /// The joint is melted together.
-        Fuse = "fuse", "fuse";
+        Fuse = "fuse";
         /// The joint is soldered.
-        Solder = "solder", "solder";
+        Solder = "solder";
         /// Cooled after heat: in water, or in air where the metal wants it.
-        Quench = "quench", "cool";
+        Quench = "quench";
         /// Flux and scale are taken off in pickle.
-        Pickle = "pickle", "pickle";
+        Pickle = "pickle";
         /// Trimmed to its length.
-        Trim = "trim", "trim";
+        Trim = "trim";
         /// Tips are rounded.
-        Round = "round", "smooth";
+        Round = "round";
         /// What was joined is cut apart.
-        Part = "part", "part";
+        Part = "part";
         /// In the barrel with steel shot.
-        Tumble = "tumble", "tumble";
+        Tumble = "tumble";
         /// Laid on the drawing, or beside the first.
-        Check = "check", "check";
+        Check = "check";
     }
 }
 

@@ -12,24 +12,25 @@ use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
 use crate::words::length::{caliper, caliper_number};
 use crate::words::words;
+use lorimant_text::text;
 
 words! {
     /// What a stretch is formed with.
-    pub enum With ("tool") {
+    pub enum With ("with") {
         /// A plier's jaw of a certain diameter.
-        Jaw = "jaw", "jaw";
+        Jaw = "jaw";
         /// A rod.
-        Rod = "rod", "rod";
+        Rod = "rod";
         /// Flat-nose pliers.
-        FlatNose = "flat-nose", "flat-nose pliers";
+        FlatNose = "flat-nose";
         /// The piece's own stem.
-        OwnStem = "own-stem", "its own stem";
+        OwnStem = "own-stem";
         /// A taper.
-        Taper = "taper", "taper";
+        Taper = "taper";
         /// Hammer and block.
-        Hammer = "hammer", "hammer and block";
+        Hammer = "hammer";
         /// A torch.
-        Torch = "torch", "torch";
+        Torch = "torch";
     }
 }
 
@@ -147,7 +148,7 @@ impl Chooser<'_> {
             return (plain(With::FlatNose), over);
         }
         if kind == Operation::Coil && (inside_mm - thickness).abs() < 1e-9 {
-            let tool = "a straight length of the same wire".to_owned();
+            let tool = text!("making-place-straight-length-same-wire").to_owned();
             return (ToolPlace { tool, diameter_mm: Some(thickness), ..plain(With::OwnStem) }, over);
         }
         if kind == Operation::Spiral && inside_mm <= 0.0 {
@@ -160,7 +161,7 @@ impl Chooser<'_> {
         let unit = self.workshop.habits.unit;
         let wanted_shown = caliper(wanted, unit);
         // What nothing owned comes near is told by the tool it takes, never by one that makes another piece.
-        let what = if kind == Operation::Coil { "rod" } else { "jaw or rod" };
+        let what = if kind == Operation::Coil { "rod" } else { text!("making-place-jaw-or-rod") };
         let ideal = |misfit: String| ToolPlace {
             tool: format!("{wanted_shown} {what}"),
             diameter_mm: Some(wanted),
@@ -171,11 +172,13 @@ impl Chooser<'_> {
         let place = match best {
             Some((place, _)) if off(&place) <= FIT_MM.max(FIT_SHARE * inside_mm) => place,
             Some((nearest, _)) => {
-                let misfit = format!(
-                    "You have no {what} of {wanted_shown}. The nearest, {}, gives {} instead of {}.",
-                    nearest.tool,
-                    nearest.gives_mm.map_or("nothing".to_owned(), |mm| caliper(mm, unit)),
-                    caliper(inside_mm, unit)
+                let misfit = text!(
+                    "making-place-you-have-no-nearest-gives",
+                    what,
+                    wanted_shown,
+                    tool = nearest.tool,
+                    gives_mm = nearest.gives_mm.map_or("nothing".to_owned(), |mm| caliper(mm, unit)),
+                    inside_mm = caliper(inside_mm, unit)
                 );
                 // Pliers that were asked for by name are taken all the same.
                 match nearest.with {
@@ -185,9 +188,7 @@ impl Chooser<'_> {
                     _ => ideal(misfit),
                 }
             }
-            None => ideal(format!(
-                "No pliers or rods are listed under Tools. A {what} of {wanted_shown} makes this bend."
-            )),
+            None => ideal(text!("making-place-no-pliers-or-rods-listed", what, wanted_shown)),
         };
         (place, over)
     }
@@ -234,8 +235,7 @@ impl Chooser<'_> {
     /// Where on a taper a cone is wound, and by what factor more turns, so that it is left after letting go.
     fn taper(&self, cone: Cone) -> (ToolPlace, f64) {
         let Some(wound) = cone.wound_for(&self.bending) else {
-            let said =
-                "This wire springs straight off such a wide cone. Use a softer temper or a smaller mouth.";
+            let said = text!("making-place-this-wire-springs-straight-off");
             return (ToolPlace { misfit: Some(said.to_owned()), ..plain(With::Taper) }, 1.0);
         };
         let place = ToolPlace {
@@ -279,17 +279,17 @@ impl Chooser<'_> {
             },
             best => {
                 let nearest = best.map_or_else(String::new, |(rod, left, _)| {
-                    format!(" The nearest you have, the {}, gives {}.", rod.shown_in(unit), sizes(left))
+                    text!("making-place-nearest-you-have-gives", rod = rod.shown_in(unit), left = sizes(left))
                 });
                 ToolPlace {
-                    tool: format!("{} oval rod", sizes(ideal)),
+                    tool: text!("making-place-oval-rod", ideal = sizes(ideal)),
                     diameter_mm: Some(ideal.across()),
                     gives_mm: Some(long_mm),
-                    misfit: Some(format!(
-                        "No oval rod of yours gives {}; one of {} does.{nearest} Bend a round ring over two \
-                         rods, or wind it on a dowel filed to shape.",
-                        sizes(wanted),
-                        sizes(ideal)
+                    misfit: Some(text!(
+                        "making-place-no-oval-rod-yours-gives",
+                        wanted = sizes(wanted),
+                        ideal = sizes(ideal),
+                        nearest
                     )),
                     ..plain(With::Rod)
                 }

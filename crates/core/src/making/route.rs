@@ -9,7 +9,7 @@ use super::operations::{
 use super::run::Perform;
 use crate::fault::{Fault, Faults, Span};
 use crate::tool::method::{MethodChanges, PULL_STRAIN, Straightening};
-use crate::words::counted;
+use lorimant_text::{Text, text};
 
 /// An operation that is put into a route.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -66,9 +66,12 @@ impl Inserted {
         Self { operation, before: None, before_n: None, after: None, pulls_n: None, to_mm: None, hours: None }
     }
 
-    const PULLS: Span = Span { noun: "number of pulls", unit: "", least: 1.0, most: 60.0 };
-    const THIN: Span = Span { noun: "thickness", unit: " mm", least: 0.05, most: 13.0 };
-    const HOURS: Span = Span { noun: "time in the tumbler", unit: " h", least: 0.25, most: 24.0 };
+    const PULLS: Span =
+        Span { noun: Text::named("making-route-number-pulls"), unit: "", least: 1.0, most: 60.0 };
+    const THIN: Span =
+        Span { noun: Text::named("making-route-thickness"), unit: " mm", least: 0.05, most: 13.0 };
+    const HOURS: Span =
+        Span { noun: Text::named("making-route-time-in-tumbler"), unit: " h", least: 0.25, most: 24.0 };
 
     fn check(&self, at: &str, faults: &mut Faults) {
         if let Some(n) = self.pulls_n {
@@ -87,16 +90,16 @@ impl Inserted {
         ];
         for (field, said, of) in only {
             if said && self.operation != of {
-                let said = format!("“{field}” does not apply to {}, only to {of}.", self.operation);
+                let said = text!("making-route-does-not-apply-only", field, operation = self.operation, of);
                 faults.add(Fault::new(format!("{at}.{field}"), said));
             }
         }
         if self.before_n.is_some() && self.before.is_none() {
-            let said = "Enter the operation this comes before.";
+            let said = text!("making-route-enter-operation-this-comes-before");
             faults.add(Fault::new(format!("{at}.before_n"), said));
         }
         if self.before.is_some() && self.after.is_some() {
-            faults.add(Fault::new(format!("{at}.after"), "Enter before or after, not both."));
+            faults.add(Fault::new(format!("{at}.after"), text!("making-route-enter-before-or-after-not")));
         }
     }
 
@@ -109,7 +112,9 @@ impl Inserted {
                 stretch: None,
             }),
             (Operation::Hammer, Some(to_mm)) => Box::new(HammerRing { to_mm }),
-            (Operation::Hammer, None) => Box::new(Stiffen { what: "piece", span: None, hint: "" }),
+            (Operation::Hammer, None) => {
+                Box::new(Stiffen { what: text!("making-route-piece"), span: None, hint: "" })
+            }
             (Operation::Flux, _) => Box::new(Flux),
             (Operation::Fuse, _) => Box::new(Fuse),
             (Operation::Solder, _) => Box::new(Solder),
@@ -117,10 +122,7 @@ impl Inserted {
             (Operation::Pickle, _) => Box::new(Pickle),
             (Operation::Tumble, _) => Box::new(Tumble { hours: self.hours.unwrap_or(2.0) }),
             (other, _) => {
-                return Err(format!(
-                    "“{other}” cannot be added on its own. You can add anneal, straighten, hammer, flux, \
-                     fuse, solder, quench, pickle or tumble."
-                ));
+                return Err(text!("making-route-cannot-be-added-on-its", other));
             }
         })
     }
@@ -282,7 +284,7 @@ impl Changes {
         let mut faults = Faults::none();
         let n = self.with.len() + self.without.len();
         if n > MOST {
-            let said = format!("{n} changes are too many for one route. Enter at most {MOST}.");
+            let said = text!("making-route-changes-too-many-for-one", n, MOST);
             #[expect(clippy::cast_precision_loss, reason = "100")]
             return Err(Fault::new("route", said).limit(MOST as f64).into());
         }
@@ -290,13 +292,12 @@ impl Changes {
         for (i, operation) in self.without.iter().enumerate() {
             let at = format!("route.without.{i}");
             if !operation.may_be_left_out() {
-                let said =
-                    format!("Without “{operation}” this would be another piece. Change the piece instead.");
+                let said = text!("making-route-without-this-would-be-another", operation);
                 faults.add(Fault::new(at, said));
             } else if route.iter().any(|does| does.operation() == *operation) {
                 route.retain(|does| does.operation() != *operation);
             } else {
-                faults.add(Fault::new(at, format!("There is no “{operation}” in this route to leave out.")));
+                faults.add(Fault::new(at, text!("making-route-there-no-in-this-route", operation)));
             }
         }
         for (i, inserted) in self.with.iter().enumerate() {
@@ -309,10 +310,7 @@ impl Changes {
         }
         let anneals = route.iter().filter(|does| does.operation() == Operation::Anneal).count();
         if anneals > MOST_ANNEALS {
-            let said = format!(
-                "{anneals} anneals are too many: the grain grows each time until the metal tears. Use at \
-                 most {MOST_ANNEALS}, or wider bends."
-            );
+            let said = text!("making-route-anneals-too-many-grain-grows", anneals, MOST_ANNEALS);
             #[expect(clippy::cast_precision_loss, reason = "10")]
             faults.add(Fault::new("route.with", said).limit(MOST_ANNEALS as f64));
         }
@@ -324,7 +322,7 @@ impl Changes {
 /// Where in the route a change stands.
 fn place(route: &[Box<dyn Perform + '_>], inserted: &Inserted, at: &str) -> Result<usize, Fault> {
     let missing = |field: &str, operation: Operation| {
-        Fault::new(format!("{at}.{field}"), format!("There is no “{operation}” in this route."))
+        Fault::new(format!("{at}.{field}"), text!("making-route-there-no-in-this-route-2", operation))
     };
     match (inserted.before, inserted.after) {
         (Some(before), _) => {
@@ -333,7 +331,8 @@ fn place(route: &[Box<dyn Perform + '_>], inserted: &Inserted, at: &str) -> Resu
             all.get(nth as usize - 1).copied().ok_or_else(|| match all.len() {
                 0 => missing("before", before),
                 n => {
-                    let said = format!("This route has “{before}” {}, not {nth}.", counted(n, "time"));
+                    let said =
+                        text!("making-route-this-route-has-not", before, n = text!("count-time", n), nth);
                     Fault::new(format!("{at}.before_n"), said)
                 }
             })

@@ -15,30 +15,31 @@ use crate::wire::bending::Bending;
 use crate::wire::strength::{self, CRACK_STRAIN, WATCH_STRAIN};
 use crate::words::length::LengthUnit;
 use crate::words::{capital, words};
+use lorimant_text::{fixed, text};
 
 words! {
     /// Where a place on the wire is measured from.
-    pub enum From ("end to measure from") {
+    pub enum From ("from") {
         /// The near end: the left one of the strip.
-        NearEnd = "near-end", "left end";
+        NearEnd = "near-end";
         /// The far end: the right one of the strip.
-        FarEnd = "far-end", "right end";
+        FarEnd = "far-end";
         /// The fold of doubled wire.
-        Fold = "fold", "fold";
+        Fold = "fold";
         /// The end where the fold was parted.
-        Parted = "parted-end", "parted end";
+        Parted = "parted-end";
         /// The spool.
-        Spool = "spool", "spool";
+        Spool = "spool";
     }
 }
 
 words! {
     /// Which way a bend turns, seen with the end in hand and the wire running away from the maker.
-    pub enum Turn ("way of turning") {
+    pub enum Turn ("turn") {
         /// To the left.
-        Left = "left", "left";
+        Left = "left";
         /// To the right.
-        Right = "right", "right";
+        Right = "right";
     }
 }
 
@@ -319,7 +320,7 @@ pub fn run(route: &[Box<dyn Perform + '_>], piece: Workpiece, bench: &Bench) -> 
         let operation = does.operation();
         let cool = waits_to_cool(&mut piece, operation, bench);
         let done = cool.and_then(|()| does.perform(&mut piece, bench)).map_err(|why| {
-            let said = format!("Step {}, {operation}: {}", i + 1, why);
+            let said = text!("run-step", i = i + 1, operation, why);
             Fault::new(format!("route.{i}"), said)
         })?;
         let mut hints = done.hints;
@@ -368,10 +369,7 @@ fn waits_to_cool(piece: &mut Workpiece, operation: Operation, bench: &Bench) -> 
     }
     if bench.wire.metal.figures().hot_short {
         let metal = bench.wire.metal;
-        return Err(format!(
-            "{metal} is brittle while it is hot. Cool it first, then {}.",
-            operation.shown()
-        ));
+        return Err(text!("run-brittle-while-hot-cool-first", metal, operation = operation.shown()));
     }
     piece.hot = false;
     Ok(())
@@ -392,8 +390,8 @@ fn lacks(operation: Operation, numbers: &Numbers, gear: &Gear) -> Option<&'stati
         _ => return None,
     };
     match (steel, gear.hammer_and_block, gear.mallet) {
-        (true, false, _) => Some("No hammer and steel block are listed under Tools."),
-        (false, _, false) => Some("No mallet is listed under Tools."),
+        (true, false, _) => Some(text!("run-no-hammer-steel-block-listed")),
+        (false, _, false) => Some(text!("run-no-mallet-listed-under-tools")),
         _ => None,
     }
 }
@@ -405,8 +403,8 @@ fn spent(piece: &Workpiece) -> String {
     let percent = |share: f64| format!("{:.0} %", share * 100.0);
     match (percent(least), percent(most)) {
         (_, most) if most == "0 %" => String::new(),
-        (least, most) if least == most => format!("Used so far: {most} of what the metal can take."),
-        (least, most) => format!("Used so far: {least} to {most} of what the metal can take."),
+        (least, most) if least == most => text!("run-used-so-far-what-metal", most),
+        (least, most) => text!("run-used-so-far-what-metal-can", least, most),
     }
 }
 
@@ -414,12 +412,12 @@ fn spent(piece: &Workpiece) -> String {
 fn cracks(share: f64, bench: &Bench) -> Option<String> {
     let (metal, gear) = (capital(bench.wire.metal.shown()), &bench.workshop.gear);
     if share > CRACK_STRAIN {
-        Some(format!("{metal} will probably crack here. {} (Estimate.)", Anneal::advice(bench.wire, gear)))
+        Some(text!("run-will-probably-crack-here-estimate", metal, wire = Anneal::advice(bench.wire, gear)))
     } else if share > WATCH_STRAIN {
-        Some(format!(
-            "Watch for cracks: this uses {:.0} % of the stretch the metal has left. {} (Estimate.)",
-            share * 100.0,
-            Anneal::advice(bench.wire, gear)
+        Some(text!(
+            "run-watch-for-cracks-this-uses",
+            share = fixed(share * 100.0, 0),
+            wire = Anneal::advice(bench.wire, gear)
         ))
     } else {
         None

@@ -6,13 +6,13 @@ use crate::words::words;
 
 words! {
     /// Where wire that is lost goes.
-    pub enum Lost ("kind of scrap") {
+    pub enum Lost ("lost") {
         /// Clean metal: slivers, tails, offcuts; it can be melted.
-        Clean = "clean", "clean scrap";
+        Clean = "clean";
         /// Metal with solder on it; for the refiner.
-        Soldered = "soldered", "soldered scrap";
+        Soldered = "soldered";
         /// Kerf and filings; for the refiner.
-        Dust = "dust", "dust";
+        Dust = "dust";
     }
 }
 

@@ -5,18 +5,19 @@ use serde::Serialize;
 use crate::figure::{Figure, Level, Question, figure};
 use crate::words::{capital, words};
 use crate::working::Numbers;
+use lorimant_text::text;
 
 words! {
     /// How a piece is worn.
-    pub enum Wear ("way of wearing") {
+    pub enum Wear ("wear") {
         /// In the ear, a light drop below it.
-        Ear = "ear", "in the ear";
+        Ear = "ear";
         /// A light necklace, about 30 g.
-        LightNecklace = "light-necklace", "a light necklace";
+        LightNecklace = "light-necklace";
         /// A heavy necklace, about 120 g.
-        HeavyNecklace = "heavy-necklace", "a heavy necklace";
+        HeavyNecklace = "heavy-necklace";
         /// A bracelet, which snags.
-        Bracelet = "bracelet", "a bracelet";
+        Bracelet = "bracelet";
     }
 }
 
@@ -42,15 +43,10 @@ impl Wear {
     #[must_use]
     pub fn least_n(self) -> (f64, &'static str) {
         match self {
-            Self::Ear => (
-                1.0,
-                "A 10 g drop, jerked at ten times its weight. An ear wire should open before the ear tears.",
-            ),
-            Self::LightNecklace => (3.0, "30 g, jerked at ten times its weight."),
-            Self::HeavyNecklace => (12.0, "120 g, jerked at ten times its weight."),
-            Self::Bracelet => {
-                (20.0, "A bracelet catches on sleeves and handles: a swinging arm pulls with about 2 kg.")
-            }
+            Self::Ear => (1.0, text!("wear-10-g-drop-jerked-at")),
+            Self::LightNecklace => (3.0, text!("wear-30-g-jerked-at-ten")),
+            Self::HeavyNecklace => (12.0, text!("wear-120-g-jerked-at-ten")),
+            Self::Bracelet => (20.0, text!("wear-bracelet-catches-on-sleeves-handles")),
         }
     }
 
@@ -91,14 +87,20 @@ pub(crate) fn ought_to_bear(worn: &[Wear], first_set_n: f64) -> Option<Figure> {
         .map(|one| format!("{}: {:.0} N. {}", capital(one.wear.shown()), one.least_n, one.why))
         .collect();
     let first = ought.first()?;
-    let mut fit = figure("ought", Question::WillItHold, "strong enough for", fit_for(&ought).to_owned(), "")
-        .says("What it should hold before it starts to open, worn this way. A suggestion, not a rule.")
-        .formula("starts to open, against what it is worn as", Numbers::told(why.join(" ")))
-        .assumes(
-            "A jerk pulls with ten times the weight.",
-            "As uncertain as the strength itself, ± 40 %.",
-            "Trade experience.",
-        );
+    let mut fit = figure(
+        "ought",
+        Question::WillItHold,
+        text!("wear-strong-enough-for"),
+        fit_for(&ought).to_owned(),
+        "",
+    )
+    .says(text!("wear-what-should-hold-before-starts"))
+    .formula(text!("wear-starts-open-against-what-worn"), Numbers::told(why.join(" ")))
+    .assumes(
+        text!("wear-jerk-pulls-with-ten-times"),
+        text!("wear-as-uncertain-as-strength-itself"),
+        text!("wear-trade-experience"),
+    );
     fit.level = (!first.bears).then_some(Level::Watch);
     Some(fit)
 }

@@ -10,33 +10,33 @@ use crate::words::words;
 
 words! {
     /// How an end of the wire is.
-    pub enum End ("end of the wire") {
+    pub enum End ("end") {
         /// As it was left, or still on the spool.
-        Raw = "raw", "as it comes";
+        Raw = "raw";
         /// Cut flush: a flat face.
-        Flush = "flush", "flush";
+        Flush = "flush";
         /// Pinched to a ridge by the bevelled side of a cutter.
-        Pinched = "pinched", "pinched";
+        Pinched = "pinched";
         /// Sawn: a flat face with a burr.
-        Sawn = "sawn", "sawn";
+        Sawn = "sawn";
         /// Sheared: nearly flat, its burr filed off.
-        Sheared = "sheared", "sheared";
+        Sheared = "sheared";
         /// Filed or rounded.
-        Rounded = "rounded", "rounded";
+        Rounded = "rounded";
         /// Drawn up to a ball.
-        Balled = "balled", "balled";
+        Balled = "balled";
         /// Hammered flat.
-        Hammered = "hammered", "hammered flat";
+        Hammered = "hammered";
     }
 }
 
 words! {
     /// How a closed piece is held shut.
-    pub enum ClosedBy ("way a piece was closed for good") {
+    pub enum ClosedBy ("closed-by") {
         /// Melted together.
-        Fused = "fused", "fused";
+        Fused = "fused";
         /// Soldered.
-        Soldered = "soldered", "soldered";
+        Soldered = "soldered";
     }
 }
 

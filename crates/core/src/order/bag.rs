@@ -11,6 +11,7 @@ use crate::piece::in_hand::InHand;
 use crate::tool::method::Methods;
 use crate::tool::workshop::Workshop;
 use crate::words::words;
+use lorimant_text::text;
 
 /// So many of a piece in a bag, with the recipe they were made by: it stays as it was, whatever becomes of the plan.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -49,13 +50,13 @@ pub struct Bag {
 
 words! {
     /// What is done to the count of a bag.
-    pub enum Counting ("change of a count") {
+    pub enum Counting ("counting") {
         /// So many are taken out.
-        TakenOut = "taken-out", "taken out";
+        TakenOut = "taken-out";
         /// So many are put back.
-        PutBack = "put-back", "put back";
+        PutBack = "put-back";
         /// It was counted again: so many are in it.
-        CountedAgain = "counted-again", "counted again";
+        CountedAgain = "counted-again";
     }
 }
 
@@ -75,14 +76,18 @@ impl Bag {
         place: &str,
     ) -> Result<Self, Fault> {
         if standing.at.is_some() {
-            let said = "This batch isn't done yet. You can bag it after its last step.";
+            let said = text!("order-bag-this-batch-isnt-done-yet");
             return Err(Fault::new("batch", said));
         }
         let (n, single) = batch.whole(standing);
         if n == 0 {
-            return Err(Fault::new("batch", "This batch has no good pieces, so there is nothing to bag."));
+            return Err(Fault::new("batch", text!("order-bag-this-batch-has-no-good")));
         }
-        let note = if single > 0 { "And one single without its pair.".to_owned() } else { String::new() };
+        let note = if single > 0 {
+            text!("order-bag-one-single-without-its-pair").to_owned()
+        } else {
+            String::new()
+        };
         Ok(Self {
             name: batch.name.clone(),
             piece: batch.made(standing),
@@ -119,10 +124,10 @@ impl Bag {
     pub fn counted(&self, counting: Counting, n: u32) -> Result<Self, Fault> {
         let left = match counting {
             _ if n == 0 && counting != Counting::CountedAgain => {
-                return Err(Fault::new("n", "Enter how many, at least one.").limit(1.0));
+                return Err(Fault::new("n", text!("order-bag-enter-how-many-at-least")).limit(1.0));
             }
             Counting::TakenOut => self.n.checked_sub(n).ok_or_else(|| {
-                Fault::new("n", format!("{n} cannot be taken out: there are {} in it.", self.n))
+                Fault::new("n", text!("order-bag-cannot-be-taken-out-there", n, n2 = self.n))
                     .limit(f64::from(self.n))
             })?,
             Counting::PutBack => self.n.saturating_add(n),
@@ -137,7 +142,7 @@ impl Bag {
         if self.n <= MOST_IN_A_BAG {
             return Ok(());
         }
-        let said = format!("{} are too many for one bag. Enter at most {MOST_IN_A_BAG}.", self.n);
+        let said = text!("order-bag-too-many-for-one-bag", n = self.n, MOST_IN_A_BAG);
         Err(Fault::new("n", said).limit(f64::from(MOST_IN_A_BAG)))
     }
 
@@ -178,7 +183,7 @@ impl Bag {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.name.trim().is_empty() {
-            faults.add(Fault::new("name", "Enter what is in the bag."));
+            faults.add(Fault::new("name", text!("order-bag-enter-what-in-bag")));
         }
         faults.keep(check_text("name", "name", &self.name, 80));
         faults.keep(check_text("place", "place", &self.place, 80));

@@ -11,15 +11,15 @@ use crate::words::words;
 
 words! {
     /// How far an order or a line of it is.
-    pub enum OrderState ("status of an order") {
+    pub enum OrderState ("order-state") {
         /// Something of it is still to be begun.
-        ToMake = "to-make", "to make";
+        ToMake = "to-make";
         /// All of it is on its way.
-        InTheMaking = "in-the-making", "in progress";
+        InTheMaking = "in-the-making";
         /// All of it lies in bags.
-        Ready = "ready", "ready";
+        Ready = "ready";
         /// All of it was handed over.
-        HandedOver = "handed-over", "handed over";
+        HandedOver = "handed-over";
     }
 }
 

@@ -7,6 +7,7 @@ use crate::piece::Piece;
 use crate::ring::RingRequest;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
+use lorimant_text::text;
 
 /// What stands on a label.
 #[derive(Debug, Clone, PartialEq)]
@@ -74,7 +75,7 @@ fn cut(piece: &Piece, workshop: &Workshop) -> Option<(&'static str, String)> {
         Piece::Chain(request) => {
             let plan = request.plan_in(workshop).ok()?;
             let length = caliper(plan.finished_length_mm, unit);
-            Some(("rings", format!("{} for {length}", plan.rings_n)))
+            Some(("rings", text!("label-for", rings_n = plan.rings_n, length)))
         }
         Piece::Finding(_) => Some(("cut", on_ruler(piece.blanks(workshop).ok()?.flush_mm, unit))),
     }

@@ -22,7 +22,7 @@ use crate::fault::{Fault, Faults, Span, check_text};
 use crate::pattern::MOST_PIECES;
 use crate::piece::Piece;
 use crate::tool::workshop::Workshop;
-use crate::words::counted;
+use lorimant_text::{Text, text};
 
 /// Years an order can be due in: others are slips of the pen.
 const YEARS: std::ops::RangeInclusive<i16> = 2000..=2199;
@@ -76,7 +76,8 @@ fn is_none(n: &u32) -> bool {
 }
 
 impl Line {
-    const SPARES: Span = Span { noun: "share of spares", unit: " %", least: 0.0, most: 100.0 };
+    const SPARES: Span =
+        Span { noun: Text::named("order-share-spares"), unit: " %", least: 0.0, most: 100.0 };
 
     /// How many are still owed.
     #[must_use]
@@ -107,19 +108,19 @@ impl Line {
     fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.name.trim().is_empty() {
-            faults.add(Fault::new("name", "Enter a name for this line."));
+            faults.add(Fault::new("name", text!("order-enter-name-for-this-line")));
         }
         faults.keep(check_text("name", "name", &self.name, 80));
         faults.keep(Self::SPARES.check("spares_percent", self.spares_percent));
         let n = self.piece.count();
         if n == 0 || n > MOST_PIECES {
-            let said = format!("{n} cannot be ordered. Enter 1 to {MOST_PIECES}.");
+            let said = text!("order-cannot-be-ordered-enter-1", n, MOST_PIECES);
             faults.add(Fault::new("pieces_n", said).limit(f64::from(MOST_PIECES)));
         } else {
             faults.nest("piece", self.piece.check());
         }
         if self.handed_n > n {
-            let said = format!("{} cannot be handed over: only {n} were ordered.", self.handed_n);
+            let said = text!("order-cannot-be-handed-over-only", handed_n = self.handed_n, n);
             faults.add(Fault::new("handed_n", said).limit(f64::from(n)));
         }
         faults.into_result()
@@ -137,7 +138,11 @@ impl Order {
     /// ```
     #[must_use]
     pub fn for_whom(&self) -> String {
-        if self.customer.trim().is_empty() { "Own stock".to_owned() } else { self.customer.clone() }
+        if self.customer.trim().is_empty() {
+            text!("order-own-stock").to_owned()
+        } else {
+            self.customer.clone()
+        }
     }
 
     /// What it is, in a sentence: `24 hook clasps, 12 pairs of ear wires`.
@@ -158,14 +163,14 @@ impl Order {
         faults.keep(check_text("note", "note", &self.note, 2000));
         if let Some(due) = self.due.filter(|due| !YEARS.contains(&due.year())) {
             let (from, to) = (YEARS.start(), YEARS.end());
-            let said =
-                format!("Orders cannot be due in the year {}. Enter a year from {from} to {to}.", due.year());
+            let said = text!("order-orders-cannot-be-due-in", due = due.year(), from, to);
             faults.add(Fault::new("due", said));
         }
         if self.lines.is_empty() || self.lines.len() > MOST_LINES {
-            let said = format!(
-                "An order of {} lines cannot be saved. Enter 1 to {MOST_LINES}.",
-                counted(self.lines.len(), "line")
+            let said = text!(
+                "order-order-lines-cannot-be-saved",
+                lines = text!("count-line", n = self.lines.len()),
+                MOST_LINES
             );
             faults.add(Fault::new("lines", said));
         }
@@ -188,11 +193,14 @@ impl Order {
         workshop: &Workshop,
     ) -> Result<(Self, Vec<(usize, Bag)>), Fault> {
         let Some(wanted) = self.lines.get(line) else {
-            return Err(Fault::new("line", format!("This order has no line {}.", line.saturating_add(1))));
+            return Err(Fault::new(
+                "line",
+                text!("order-this-order-has-no-line", line = line.saturating_add(1)),
+            ));
         };
         let owed_n = wanted.owed_n();
         if n == 0 || n > owed_n {
-            let said = format!("{n} cannot be handed over: {owed_n} of {} are still owed.", wanted.name);
+            let said = text!("order-cannot-be-handed-over-still", n, owed_n, name = wanted.name);
             return Err(Fault::new("n", said).limit(f64::from(owed_n)));
         }
         let in_hand = wanted.piece.in_hand(workshop);
@@ -201,7 +209,7 @@ impl Order {
         of_it.sort_by_key(|at| bags[*at].filled_on);
         let there_n: u32 = of_it.iter().map(|at| bags[*at].n).fold(0, u32::saturating_add);
         if n > there_n {
-            let said = format!("{n} cannot be handed over: {there_n} of {} are in bags.", wanted.name);
+            let said = text!("order-cannot-be-handed-over-in", n, there_n, name = wanted.name);
             return Err(Fault::new("n", said).limit(f64::from(there_n)));
         }
         let mut left_n = n;

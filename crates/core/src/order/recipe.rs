@@ -14,6 +14,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::{Metal, Temper};
 use crate::words::gauge::Gauge;
+use lorimant_text::text;
 
 /// A single piece for which a recipe is wanted.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -83,7 +84,7 @@ impl UnknownSingle {
     pub fn recipes(&self, workshop: &Workshop) -> Result<Vec<Recipe>, Faults> {
         self.measured.check()?;
         let Some(wire_mm) = self.measured.wire_mm else {
-            let said = "Start with the wire: measure how thick it is.";
+            let said = text!("recipe-start-with-wire-measure-how");
             return Err(Fault::new("wire_mm", said).into());
         };
         let gauge = Gauge::nearest(workshop.habits.gauge, wire_mm).mm();

@@ -5,6 +5,7 @@ use serde::{Deserialize, Serialize};
 use crate::fault::{Fault, Faults, Span};
 use crate::piece::Piece;
 use crate::words::length::{LengthUnit, caliper};
+use lorimant_text::{Text, text};
 
 /// What a single piece measures; what was not measured is left out.
 #[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize)]
@@ -41,7 +42,7 @@ const ACROSS_MM: f64 = 0.8;
 const INSIDE_MM: f64 = 0.25;
 
 impl Single {
-    const SIZE: Span = Span { noun: "measure", unit: " mm", least: 0.05, most: 300.0 };
+    const SIZE: Span = Span { noun: Text::named("single-measure"), unit: " mm", least: 0.05, most: 300.0 };
 
     /// Recipes by how well they agree with what was measured, the best first; those that are off by more than six times
     /// what handwork is allowed are left out.
@@ -94,7 +95,7 @@ impl Single {
             }
         }
         if fields.iter().filter(|(_, value)| value.is_some()).count() < 2 {
-            let said = "One measurement fits too many pieces. Enter at least two: the wire and the length.";
+            let said = text!("single-one-measurement-fits-too-many");
             faults.add(Fault::new("long_mm", said));
         }
         faults.into_result()
@@ -119,7 +120,12 @@ impl Single {
             // What has no loop at all has not that one.
             let made = made?;
             off = off.max((made - measured).abs() / allowed);
-            told.push(format!("{what} {} for {}", caliper(made, unit), caliper(measured, unit)));
+            told.push(text!(
+                "single-for",
+                what,
+                made = caliper(made, unit),
+                measured = caliper(measured, unit)
+            ));
         }
         Some(Likeness { of, fits: off <= 1.0, off, told: told.join(", ") })
     }

@@ -6,6 +6,7 @@ use crate::bench::Batch;
 use crate::bench::sittings::agenda::{JobOf, Unmet, Wanted};
 use crate::rack::cut_plan::picked::Picked;
 use crate::tool::workshop::Workshop;
+use lorimant_text::text;
 
 /// An order with how its lines are covered.
 #[derive(Debug, Clone, Copy)]
@@ -54,8 +55,7 @@ pub fn to_begin(orders: &[Covered], workshop: &Workshop) -> (Vec<Wanted>, Vec<Un
                     wanted.push(Wanted { of: job, batch, tasks, standing, due, orders });
                 }
                 Err(faults) => {
-                    let sentence =
-                        format!("{} cannot be made with the workshop as it is now: {faults}", line.name);
+                    let sentence = text!("to-make-cannot-be-made-with-workshop", name = line.name, faults);
                     cannot.push(Unmet { of: job, orders: vec![of.id], sentence });
                 }
             }
@@ -69,8 +69,8 @@ impl Wanted {
     #[must_use]
     pub fn to_cut(&self) -> Option<Picked> {
         let whose = match self.of {
-            JobOf::Batch(id) => format!("batch {id}"),
-            JobOf::Line { order, .. } => format!("order {order}"),
+            JobOf::Batch(id) => text!("to-make-batch", id),
+            JobOf::Line { order, .. } => text!("to-make-order", order),
         };
         let at = self.tasks.iter().position(|task| task.off_the_spool_mm.is_some())?;
         let (task, there) = (self.tasks.get(at)?, self.standing.tasks.get(at)?);

@@ -10,16 +10,17 @@ use crate::fault::{Fault, Faults, Span};
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, both};
 use crate::words::words;
+use lorimant_text::{Text, text};
 
 words! {
     /// A measure of a finished piece that can be asked for.
     pub enum Measure ("measure") {
         /// Height over the wire.
-        Height = "height", "height";
+        Height = "height";
         /// Width over the wire.
-        Width = "width", "width";
+        Width = "width";
         /// The blank, exact.
-        Blank = "blank", "blank";
+        Blank = "blank";
     }
 }
 
@@ -43,7 +44,8 @@ pub struct Fitted {
     pub changes: Vec<String>,
 }
 
-const WANTED: Span = Span { noun: "size wanted", unit: " mm", least: 0.5, most: 2000.0 };
+const WANTED: Span =
+    Span { noun: Text::named("backwards-size-wanted"), unit: " mm", least: 0.5, most: 2000.0 };
 /// Less than this is no change to a maker, mm.
 const SEEN_MM: f64 = 0.005;
 /// How near a result is taken for met, mm.
@@ -102,18 +104,16 @@ impl PatternRequest {
     pub fn fitted(&self, targets: &[Target]) -> Result<Self, Faults> {
         self.check()?;
         if targets.is_empty() {
-            return Err(Fault::new("targets", "Enter a height, a width or a cut length.").into());
+            return Err(Fault::new("targets", text!("backwards-enter-height-width-or-cut")).into());
         }
         let mut taken: Vec<&str> = vec![];
         for (i, target) in targets.iter().enumerate() {
             WANTED.check(&format!("targets[{i}].mm"), target.mm)?;
             let name = self.gives_way(target.measure);
             if taken.contains(&name) {
-                let label = self.kind.0.parameter(name).map_or(name, |p| p.label);
-                let said = format!(
-                    "The {} cannot be changed too: the {label} is already used for another target.",
-                    target.measure.shown()
-                );
+                let label = self.kind.0.parameter(name).map_or(name, |p| p.label.as_str());
+                let said =
+                    text!("backwards-cannot-be-changed-too-already", measure = target.measure.shown(), label);
                 return Err(Fault::new(format!("targets[{i}].measure"), said).into());
             }
             taken.push(name);
@@ -132,9 +132,9 @@ impl PatternRequest {
             }
         }
         let said = if targets.len() > 1 {
-            "These sizes contradict each other. Leave one of them out."
+            text!("backwards-these-sizes-contradict-each-other")
         } else {
-            "This size cannot be reached: the piece jumps past it. Enter another."
+            text!("backwards-this-size-cannot-be-reached")
         };
         Err(Fault::new("targets", said).into())
     }
@@ -176,8 +176,9 @@ impl PatternRequest {
         let changes = self.kind.0.parameters.iter().filter_map(|parameter| {
             let (old, new) = (self.value(parameter.name), other.value(parameter.name));
             let said = |value| value_text(parameter, value, unit);
-            ((new - old).abs() >= SEEN_MM)
-                .then(|| format!("{} {} instead of {}", parameter.label, said(new), said(old)))
+            ((new - old).abs() >= SEEN_MM).then(|| {
+                text!("backwards-instead", label = parameter.label, new = said(new), old = said(old))
+            })
         });
         changes.collect()
     }
@@ -215,13 +216,13 @@ impl PatternRequest {
                 ends.iter().copied().fold(f64::INFINITY, f64::min),
                 ends.iter().copied().fold(0.0, f64::max),
             );
-            let said = format!(
-                "A {} of {} cannot be reached by the {} alone: it gives {} to {}.",
-                target.measure.shown(),
-                both(target.mm),
-                parameter.label,
-                both(least),
-                both(most)
+            let said = text!(
+                "backwards-cannot-be-reached-by-alone",
+                measure = target.measure.shown(),
+                mm = both(target.mm),
+                label = parameter.label,
+                least = both(least),
+                most = both(most)
             );
             let limit = if target.mm < least { least } else { most };
             return Err(Fault::new(format!("targets[{i}].mm"), said).limit(limit).into());

@@ -11,6 +11,7 @@ use crate::wire::strength::load_told;
 use crate::words::length::{self, LengthUnit, on_ruler};
 use crate::words::sentence::{Change, Choice, next};
 use crate::words::{self, number, quoted};
+use lorimant_text::{fixed, text};
 
 /// Reads a value for a parameter as people type it.
 ///
@@ -33,10 +34,19 @@ pub fn read_value(parameter: &Parameter, text: &str, workshop: &Workshop) -> Res
             let digits =
                 digits.trim_end_matches("turns").trim_end_matches("turn").trim_end_matches("wraps").trim();
             number::read(digits).ok_or_else(|| {
-                let try_this = if parameter.unit == Unit::Deg { "18 or 18°" } else { "2.5 or 2 1/2" };
+                let try_this = if parameter.unit == Unit::Deg {
+                    text!("pattern-change-18-or-18")
+                } else {
+                    text!("pattern-change-2-5-or-2-1")
+                };
                 Fault::new(
                     field,
-                    format!("{} is not a number for the {}. Try {try_this}.", quoted(text), parameter.label),
+                    text!(
+                        "pattern-change-not-number-for-try",
+                        text = quoted(text),
+                        label = parameter.label,
+                        try_this
+                    ),
                 )
             })
         }
@@ -44,10 +54,16 @@ pub fn read_value(parameter: &Parameter, text: &str, workshop: &Workshop) -> Res
             let found = parameter.options.iter().position(|option| option.to_lowercase() == typed);
             #[expect(clippy::cast_precision_loss, reason = "a handful")]
             found.map(|i| i as f64).ok_or_else(|| {
-                let known = parameter.options.join(", ");
+                let known =
+                    parameter.options.iter().map(|option| option.as_str()).collect::<Vec<_>>().join(", ");
                 Fault::new(
                     field,
-                    format!("{} is not an option for the {}. Known: {known}.", quoted(text), parameter.label),
+                    text!(
+                        "pattern-change-not-option-for-known",
+                        text = quoted(text),
+                        label = parameter.label,
+                        known
+                    ),
                 )
             })
         }
@@ -166,7 +182,7 @@ impl PatternRequest {
                     return Err(unknown(
                         "kind",
                         "pattern",
-                        &Kind::all().map(|k| k.0.name).collect::<Vec<_>>(),
+                        &Kind::all().map(|k| k.0.name.as_str()).collect::<Vec<_>>(),
                     ));
                 }
             },
@@ -187,12 +203,8 @@ impl PatternRequest {
 
     fn no_such_word(&self, slot: &str) -> Fault {
         let own: Vec<&str> = self.kind.0.parameters.iter().map(|p| p.name).collect();
-        let said = format!(
-            "{} is not a word of this sentence. Known: pieces, kind, temper, metal, section, size, lot, \
-             plier, hand, {}.",
-            quoted(slot),
-            own.join(", ")
-        );
+        let said =
+            text!("pattern-change-not-word-this-sentence-known", slot = quoted(slot), own = own.join(", "));
         Fault::new("slot", said)
     }
 
@@ -244,7 +256,7 @@ impl PatternRequest {
                     let request = wire(&|r| {
                         r.parameters.insert(slot.to_owned(), i as f64);
                     });
-                    with((*option).to_owned(), request)
+                    with((*option).to_owned().to_string(), request)
                 })
                 .collect();
             for choice in &mut choices {
@@ -258,8 +270,10 @@ impl PatternRequest {
             "lot" | "size" => std::iter::once(None)
                 .chain(workshop.lots_of(&self.wire).map(Some))
                 .map(|lot| {
-                    let label = lot.map_or("not from a spool in stock".to_owned(), LotFactor::shown);
-                    let told = lot.map_or("± 15 %, as in handbooks".to_owned(), LotFactor::told);
+                    let label = lot
+                        .map_or(text!("pattern-change-not-from-spool-in-stock").to_owned(), LotFactor::shown);
+                    let told =
+                        lot.map_or(text!("pattern-change-15-as-in-handbooks").to_owned(), LotFactor::told);
                     let choice = with(label, wire(&|r| r.wire.lot = lot));
                     Choice { effect: format!("{}: {told}", choice.effect), ..choice }
                 })
@@ -272,7 +286,8 @@ impl PatternRequest {
                 let metals =
                     Metal::ALL.iter().map(|m| with(m.shown().to_owned(), wire(&|r| r.wire.metal = *m)));
                 let surfaces = self.wire.other_surfaces();
-                let covered = surfaces.map(|s| with(format!("{s} wire"), wire(&|r| r.wire.surface = s)));
+                let covered =
+                    surfaces.map(|s| with(text!("pattern-change-wire", s), wire(&|r| r.wire.surface = s)));
                 metals.chain(covered).collect()
             }
             "section" => Section::ALL
@@ -282,17 +297,20 @@ impl PatternRequest {
             "kind" => Kind::all()
                 .map(|kind| Choice {
                     chosen: kind == self.kind,
-                    ..with(kind.0.name.to_owned(), self.of_kind(kind))
+                    ..with(kind.0.name.to_owned().to_string(), self.of_kind(kind))
                 })
                 .collect(),
             "plier" => {
-                let mut choices = vec![with("best for each bend".to_owned(), wire(&|r| r.plier = None))];
+                let mut choices = vec![with(
+                    text!("pattern-change-best-for-each-bend").to_owned(),
+                    wire(&|r| r.plier = None),
+                )];
                 let own = workshop.pliers.iter();
                 choices.extend(own.map(|p| with(p.name.clone(), wire(&|r| r.plier = Some(p.name.clone())))));
                 choices
             }
             "hand" => vec![
-                with("right-handed, as drawn".to_owned(), wire(&|r| r.mirrored = false)),
+                with(text!("pattern-change-right-handed-as-drawn").to_owned(), wire(&|r| r.mirrored = false)),
                 with("mirrored".to_owned(), wire(&|r| r.mirrored = true)),
             ],
             _ => vec![],
@@ -307,9 +325,17 @@ fn effect(request: &PatternRequest, workshop: &Workshop) -> (bool, String) {
         Ok(finished) => {
             let used = finished.tightest().map_or(0.0, |(_, share)| share);
             let load = finished.holds().map(|holds| load_told(holds.comes_off_n));
-            let gives = load.map_or(String::new(), |load| format!(", pulls open at {load}"));
+            let gives = load.map_or(String::new(), |load| text!("pattern-change-pulls-open-at", load));
             let cut = on_ruler(finished.blank.flush_mm, workshop.habits.unit);
-            (true, format!("cut {cut}{gives}, bending uses {:.0} % of its stretch", 100.0 * used))
+            (
+                true,
+                text!(
+                    "pattern-change-cut-bending-uses-its-stretch",
+                    cut,
+                    gives,
+                    used = fixed(100.0 * used, 0)
+                ),
+            )
         }
     }
 }
@@ -342,7 +368,7 @@ fn pulled(parameter: &Parameter, value: f64, mm: f64, unit: LengthUnit) -> Resul
 }
 
 fn not_pulled(slot: &str) -> Fault {
-    Fault::new(slot, format!("{} cannot be dragged on the drawing. Type it.", quoted(slot)))
+    Fault::new(slot, text!("pattern-change-cannot-be-dragged-on-drawing", slot = quoted(slot)))
 }
 
 /// A count of pieces or pairs as people type it, and whether it counts single pieces: `24 pairs`,
@@ -364,7 +390,11 @@ fn read_pieces(text: &str, singly: bool) -> Result<(u32, bool), Fault> {
     #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "whole and within limits")]
     let n = number::read_count(digits).filter(|n| (0.0..=most).contains(n)).map(|n| n as u32);
     let n = n.ok_or_else(|| {
-        let said = format!("{} is not a whole number. Enter 1 to {}.", quoted(text), super::MOST_PIECES);
+        let said = text!(
+            "pattern-change-not-whole-number-enter-1",
+            text = quoted(text),
+            most_pieces = super::MOST_PIECES
+        );
         Fault::new("pieces_n", said)
     })?;
     Ok((n, singly))

@@ -16,30 +16,31 @@ use crate::wire::metal::{Balls, Nickel};
 use crate::words::capital;
 use crate::words::length::{LengthUnit, caliper, caliper_number, on_ruler, shown, thickness};
 use crate::words::words;
+use lorimant_text::text;
 
 words! {
     /// What a check is about.
-    pub enum About ("check") {
+    pub enum About ("about") {
         /// Does an end face land where it should?
-        Closes = "closes", "closes";
+        Closes = "closes";
         /// Does wire run through wire?
-        Through = "wire-through-wire", "wire through wire";
+        Through = "wire-through-wire";
         /// Does what it takes go through its mouth?
-        Mouth = "mouth", "mouth";
+        Mouth = "mouth";
         /// Does the bore take the cord?
-        Bore = "bore", "bore";
+        Bore = "bore";
         /// Is the wire of a size for piercings?
-        Piercing = "piercing", "piercing";
+        Piercing = "piercing";
         /// Is the metal one for skin?
-        Skin = "skin", "skin";
+        Skin = "skin";
         /// Is there stem enough?
-        Stem = "stem", "stem";
+        Stem = "stem";
         /// Would the tip catch or work out?
-        Tip = "tip", "tip";
+        Tip = "tip";
         /// Can this metal be melted to a ball?
-        Melts = "melts", "melts";
+        Melts = "melts";
         /// Does the wire bear its bends?
-        Strain = "strain", "strain";
+        Strain = "strain";
     }
 }
 
@@ -78,7 +79,11 @@ pub const PIERCING_MM: (f64, f64) = (0.6, 0.95);
 
 /// The span of wire that usual piercings take, in words: `0.6 to 0.95 mm`.
 pub fn piercings_take(unit: LengthUnit) -> String {
-    format!("{} to {}", caliper_number(PIERCING_MM.0, unit), caliper(PIERCING_MM.1, unit))
+    text!(
+        "pattern-check-to",
+        piercing_mm = caliper_number(PIERCING_MM.0, unit),
+        piercing_mm2 = caliper(PIERCING_MM.1, unit)
+    )
 }
 
 /// Clearance a ring needs to pass a mouth, mm.
@@ -154,15 +159,17 @@ impl FormedPiece<'_> {
         let closed = landing.gap_mm.abs() <= 0.01;
         let what = closure.what;
         let sentence = match (closed, closure.on) {
-            (true, None) => format!("The {what} closes end to end."),
+            (true, None) => text!("pattern-check-closes-end-end", what),
             (true, Some(on)) => {
                 let on = self.design.segments.get(on).map_or("wire", |segment| segment.what);
-                format!(
-                    "The {what} closes: its end meets the {on}, {} along it.",
-                    caliper(landing.along_mm, unit)
+                text!(
+                    "pattern-check-closes-its-end-meets-along",
+                    what,
+                    on,
+                    along_mm = caliper(landing.along_mm, unit)
                 )
             }
-            (false, _) => format!("The {what} stays open by {}.", caliper(landing.gap_mm, unit)),
+            (false, _) => text!("pattern-check-stays-open-by", what, gap_mm = caliper(landing.gap_mm, unit)),
         };
         Some(check(About::Closes, (!closed).then_some(Level::Watch), sentence, None))
     }
@@ -186,19 +193,25 @@ impl FormedPiece<'_> {
             any = true;
             let (a, b) = (name(through.first), name(through.second));
             let whose = if a == b {
-                format!("The {a} runs through itself")
+                text!("pattern-check-runs-through-itself", a)
             } else {
-                format!("The {a} runs through the {b}")
+                text!("pattern-check-runs-through", a, b)
             };
-            let sentence = format!(
-                "{whose}: {} apart, but the wire is {} thick. Give them more room.",
-                caliper(through.apart_mm, unit),
-                thickness(self.design.profile.thickness_mm(), unit)
+            let sentence = text!(
+                "pattern-check-apart-but-wire-thick-give",
+                whose,
+                apart_mm = caliper(through.apart_mm, unit),
+                profile = thickness(self.design.profile.thickness_mm(), unit)
             );
             found.push(check(About::Through, Some(Level::Stop), sentence, Some(through.second)));
         }
         if !any {
-            found.push(check(About::Through, None, "The wire touches itself nowhere.".to_owned(), None));
+            found.push(check(
+                About::Through,
+                None,
+                text!("pattern-check-wire-touches-itself-nowhere").to_owned(),
+                None,
+            ));
         }
     }
 
@@ -238,9 +251,9 @@ impl FormedPiece<'_> {
                 let short = length < LEAST_STEM_MM;
                 let left = on_ruler(length, unit);
                 let sentence = if short {
-                    format!("Only {left} of stem is left: too short for a bead and a second loop.")
+                    text!("pattern-check-only-stem-left-too-short", left)
                 } else {
-                    format!("{left} of straight stem to use.")
+                    text!("pattern-check-straight-stem-use", left)
                 };
                 check(About::Stem, short.then_some(Level::Watch), sentence, Some(segment))
             }
@@ -249,18 +262,15 @@ impl FormedPiece<'_> {
                 let (level, sentence) = if play > 0.6 {
                     (
                         Some(Level::Watch),
-                        format!(
-                            "The bore is {} wider than the cord, so the cord may pull out.",
-                            caliper(play, unit)
-                        ),
+                        text!("pattern-check-bore-wider-than-cord-so", play = caliper(play, unit)),
                     )
                 } else {
                     (
                         None,
-                        format!(
-                            "The cord of {} has {} of play.",
-                            caliper(cord_mm, unit),
-                            caliper(play, unit)
+                        text!(
+                            "pattern-check-cord-has-play",
+                            cord_mm = caliper(cord_mm, unit),
+                            play = caliper(play, unit)
                         ),
                     )
                 };
@@ -269,9 +279,9 @@ impl FormedPiece<'_> {
             DesignCheck::Tip { kick_deg } => {
                 let plain = kick_deg <= 0.0;
                 let sentence = if plain {
-                    "The tip is not bent out: the ear wire can work its way out of the ear.".to_owned()
+                    text!("pattern-check-tip-not-bent-out-ear").to_owned()
                 } else {
-                    format!("The tip points out by {}°: it stays in the ear. Round it.", shown(kick_deg, 0))
+                    text!("pattern-check-tip-points-out-by-stays", kick_deg = shown(kick_deg, 0))
                 };
                 check(About::Tip, plain.then_some(Level::Watch), sentence, None)
             }
@@ -284,22 +294,13 @@ impl FormedPiece<'_> {
         let what = self.design.openings.get(opening)?;
         let (mouth_shown, ring) = (caliper(mouth, unit), thickness(ring_mm, unit));
         let (level, sentence) = if mouth < ring_mm + CLEARANCE_MM {
-            let said = format!(
-                "The {}'s mouth of {mouth_shown} is too narrow for a ring of {ring} wire.",
-                what.what
-            );
+            let said = text!("pattern-check-s-mouth-too-narrow-for", what = what.what, mouth_shown, ring);
             (Some(Level::Watch), said)
         } else if mouth > 4.0 * ring_mm {
-            let said = format!(
-                "The {}'s mouth of {mouth_shown} is wide for a ring of {ring} wire: it may slip off.",
-                what.what
-            );
+            let said = text!("pattern-check-s-mouth-wide-for-ring", what = what.what, mouth_shown, ring);
             (Some(Level::Watch), said)
         } else {
-            let said = format!(
-                "A ring of {ring} wire fits the {}: its mouth is {mouth_shown}. Closed below {ring}, it holds.",
-                what.what
-            );
+            let said = text!("pattern-check-ring-wire-fits-its-mouth", ring, what = what.what, mouth_shown);
             (None, said)
         };
         Some(check(About::Mouth, level, sentence, what.mouth.map(|mouth| mouth.0)))
@@ -309,15 +310,13 @@ impl FormedPiece<'_> {
         let metal = self.request.wire.metal;
         let name = capital(metal.shown());
         let (level, sentence) = match metal.figures().balls {
-            Balls::Bright => (None, format!("{name} draws up to a bright ball.")),
-            Balls::Blackens => (None, format!("{name} draws up to a ball. It blackens and needs pickle.")),
-            Balls::Never => {
-                (Some(Level::Stop), format!("{} Choose another metal or another head.", never_melted(metal)))
-            }
-            Balls::Badly => (
-                Some(Level::Watch),
-                format!("{name} does not ball well at the bench. Try a scrap first, or choose another head."),
+            Balls::Bright => (None, text!("pattern-check-draws-up-bright-ball", name)),
+            Balls::Blackens => (None, text!("pattern-check-draws-up-ball-blackens-needs", name)),
+            Balls::Never => (
+                Some(Level::Stop),
+                text!("pattern-check-choose-another-metal-or-another", metal = never_melted(metal)),
             ),
+            Balls::Badly => (Some(Level::Watch), text!("pattern-check-does-not-ball-well-at", name)),
         };
         check(About::Melts, level, sentence, Some(0))
     }
@@ -328,17 +327,11 @@ impl FormedPiece<'_> {
             let take = piercings_take(unit);
             let size = thickness(wire.size_mm, unit);
             let (level, sentence) = if wire.size_mm < PIERCING_MM.0 {
-                (
-                    Some(Level::Watch),
-                    format!("{size} is thin for an ear: it can cut. Usual piercings take {take}."),
-                )
+                (Some(Level::Watch), text!("pattern-check-thin-for-ear-can-cut", size, take))
             } else if wire.size_mm > PIERCING_MM.1 {
-                (
-                    Some(Level::Watch),
-                    format!("{size} is thicker than usual piercings take ({take}). Ask the wearer."),
-                )
+                (Some(Level::Watch), text!("pattern-check-thicker-than-usual-piercings-take", size, take))
             } else {
-                (None, format!("{size} fits usual piercings ({take})."))
+                (None, text!("pattern-check-fits-usual-piercings", size, take))
             };
             found.push(check(About::Piercing, level, sentence, None));
         }
@@ -346,30 +339,18 @@ impl FormedPiece<'_> {
         let figures = wire.metal.figures();
         let skin = match (pattern.worn, figures) {
             (Worn::Between, _) => return,
-            (_, f) if f.nickel == Nickel::Contained => (
-                Level::Stop,
-                format!(
-                    "{name} contains nickel: not in an ear, not against skin. Nickel rules differ by country."
-                ),
-            ),
-            (Worn::Ear, f) if f.stains => (
-                Level::Watch,
-                format!(
-                    "Many wear {name} in the ear; others use it only for practice. Never in a fresh \
-                     piercing. Some skins react."
-                ),
-            ),
-            (Worn::Ear, f) if f.nickel == Nickel::Bound => (
-                Level::Watch,
-                format!("{name} contains bound nickel: ask the wearer, and check the rules where you sell."),
-            ),
-            (Worn::Ear, f) if f.rusts || f.tires => (
-                Level::Stop,
-                format!(
-                    "{name} does not belong in an ear: it corrodes or wears. Use silver, gold, niobium or \
-                     titanium."
-                ),
-            ),
+            (_, f) if f.nickel == Nickel::Contained => {
+                (Level::Stop, text!("pattern-check-contains-nickel-not-in-ear", name))
+            }
+            (Worn::Ear, f) if f.stains => {
+                (Level::Watch, text!("pattern-check-many-wear-in-ear-others", name))
+            }
+            (Worn::Ear, f) if f.nickel == Nickel::Bound => {
+                (Level::Watch, text!("pattern-check-contains-bound-nickel-ask-wearer", name))
+            }
+            (Worn::Ear, f) if f.rusts || f.tires => {
+                (Level::Stop, text!("pattern-check-does-not-belong-in-ear", name))
+            }
             _ => return,
         };
         found.push(check(About::Skin, Some(skin.0), skin.1, None));
@@ -394,27 +375,15 @@ impl FinishedFinding<'_> {
         let (level, sentence) = if share > crate::wire::strength::CRACK_STRAIN {
             (
                 Some(Level::Stop),
-                format!(
-                    "The {name} will probably crack: it needs {percent} % of the stretch the metal has \
-                     left. {advice} (Estimate.)"
-                ),
+                text!("pattern-check-will-probably-crack-needs-stretch", name, percent, advice),
             )
         } else if share > crate::wire::strength::WATCH_STRAIN {
             (
                 Some(Level::Watch),
-                format!(
-                    "The {name} is close to cracking: it uses {percent} % of the stretch the metal has \
-                     left. {advice} (Estimate.)"
-                ),
+                text!("pattern-check-close-cracking-uses-stretch-metal", name, percent, advice),
             )
         } else {
-            (
-                None,
-                format!(
-                    "The tightest bend, the {name}, uses {percent} % of the stretch the metal has left. \
-                     (Estimate.)"
-                ),
-            )
+            (None, text!("pattern-check-tightest-bend-uses-stretch-metal", name, percent))
         };
         found.push(check(About::Strain, level, sentence, Some(worst)));
     }

@@ -10,6 +10,7 @@ use crate::fault::Faults;
 use crate::shape::view::Side;
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, caliper, on_ruler};
+use lorimant_text::text;
 
 /// A second finding over the first.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -65,7 +66,7 @@ impl FormedPiece<'_> {
         let mut found = vec![];
         let mut differ = |label: &str, here: String, there: String| {
             if here != there {
-                found.push(format!("{label} {here} here, {there} there"));
+                found.push(text!("compare-here-there", label, here, there));
             }
         };
         if mine.kind == theirs.kind {
@@ -74,13 +75,13 @@ impl FormedPiece<'_> {
                 let alike = if parameter.unit == Unit::Mm { ALIKE_MM } else { 1e-9 };
                 if (a - b).abs() > alike {
                     let said = |value| value_text(parameter, value, unit);
-                    differ(parameter.label, said(a), said(b));
+                    differ(parameter.label.as_str(), said(a), said(b));
                 }
             }
         }
         differ("wire", mine.wire.shown(unit), theirs.wire.shown(unit));
         let (a, b) = (self.blank(unit), other.blank(unit));
-        differ("cut length", on_ruler(a.flush_mm, unit), on_ruler(b.flush_mm, unit));
+        differ(text!("compare-cut-length"), on_ruler(a.flush_mm, unit), on_ruler(b.flush_mm, unit));
         let lengths = [
             ("height", self.extent.size().y, other.extent.size().y),
             ("width", self.extent.size().x, other.extent.size().x),

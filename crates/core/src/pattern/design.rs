@@ -9,8 +9,9 @@ use crate::shape::{Course, Segment};
 use crate::tool::mandrel::Mandrel;
 use crate::wire::section::Profile;
 use crate::words::length::both;
+use lorimant_text::text;
 
-use super::pull::Hold;
+use super::pull::PullPoint;
 use super::{Parameter, PatternRequest};
 
 /// The chosen values of a pattern's parameters.
@@ -137,7 +138,7 @@ pub struct Design {
     /// The bends that bear most, which are stiffened. None where nothing opens: pins, caps, wrapped loops.
     pub bears: Vec<usize>,
     /// Where its neighbours hold on; none where nothing of it opens.
-    pub pull: Option<(Hold, Hold)>,
+    pub pull: Option<(PullPoint, PullPoint)>,
     /// Loops that are closed for good by their wraps.
     pub wrapped: Vec<usize>,
     /// Segments that are pressed against each other on purpose.
@@ -204,10 +205,11 @@ impl Design {
     /// A fault at the parameter it depends on when nothing is left for it.
     pub fn leg(&mut self, what: &'static str, length_mm: f64, parameter: &str) -> Result<usize, Fault> {
         if length_mm < -1e-9 || !length_mm.is_finite() {
-            let said = format!(
-                "The {what} would be negative ({}): other parts take more than there is. Make it at least {} longer.",
-                both(length_mm),
-                both((-length_mm * 100.0).ceil() / 100.0)
+            let said = text!(
+                "design-would-be-negative-other-parts",
+                what,
+                length_mm = both(length_mm),
+                length_mm2 = both((-length_mm * 100.0).ceil() / 100.0)
             );
             return Err(Fault::new(format!("parameters.{parameter}"), said));
         }
@@ -230,7 +232,7 @@ impl Design {
 
     /// Two neighbours pull at it, each from within a bend or loop.
     pub fn pulled(&mut self, one: usize, other: usize) {
-        self.pull = Some((Hold::In(one), Hold::In(other)));
+        self.pull = Some((PullPoint::In(one), PullPoint::In(other)));
     }
 
     /// Draws a parameter as a dimension.
@@ -263,11 +265,8 @@ impl Design {
     pub fn thinner(&self, thickness_mm: f64, parameter: &str) -> Result<(), Fault> {
         let h = self.h();
         if thickness_mm >= h {
-            let said = format!(
-                "Wire {} thick cannot be hammered to {}. Enter less than the wire, or 0 to leave it round.",
-                both(h),
-                both(thickness_mm)
-            );
+            let said =
+                text!("design-wire-thick-cannot-be-hammered", h = both(h), thickness_mm = both(thickness_mm));
             return Err(Fault::new(format!("parameters.{parameter}"), said).limit(h));
         }
         Ok(())
@@ -281,11 +280,12 @@ impl Design {
         if low <= high {
             return Ok(());
         }
-        let said = format!(
-            "The {} of {} is too large: {why} Enter at most {}.",
-            parameter.label,
-            both(low),
-            both(high)
+        let said = text!(
+            "design-too-large-enter-at-most",
+            label = parameter.label,
+            low = both(low),
+            why,
+            high = both(high)
         );
         Err(Fault::new(format!("parameters.{}", parameter.name), said).limit(high))
     }

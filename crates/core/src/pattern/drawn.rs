@@ -16,6 +16,7 @@ use crate::shape::path::Path;
 use crate::shape::view::{self, Side};
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN};
 use crate::words::length::{LengthUnit, caliper, inches, shown};
+use lorimant_text::text;
 
 /// The drawn line of one segment, for pointing at it.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -178,9 +179,10 @@ impl FormedPiece<'_> {
     }
 
     fn described(&self, last: Option<&Step>) -> String {
-        let what =
-            last.map_or("straight".to_owned(), |step| format!("after {}: {}", step.operation, step.what));
-        format!("The {}, {what}.", self.request.kind.0.name)
+        let what = last.map_or("straight".to_owned(), |step| {
+            text!("pattern-drawn-after", operation = step.operation, what = step.what)
+        });
+        text!("pattern-drawn-the", name = self.request.kind.0.name, what)
     }
 
     /// The piece from the front after these steps of its route, with the tool of the last one in place.
@@ -236,11 +238,12 @@ impl FormedPiece<'_> {
             Side::Front => ("front", size.x),
             Side::Right => ("side", size.z),
         };
-        let described = format!(
-            "The {} from the {from}: {} high, {} wide.",
-            self.request.kind.0.name,
-            caliper(size.y, unit),
-            caliper(wide, unit)
+        let described = text!(
+            "pattern-drawn-from-high-wide",
+            name = self.request.kind.0.name,
+            from,
+            y = caliper(size.y, unit),
+            wide = caliper(wide, unit)
         );
         DrawnPiece { drawing: sketch.finish(described), parts: told_apart(parts) }
     }

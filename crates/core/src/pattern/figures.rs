@@ -7,14 +7,13 @@ use crate::figure::{Figure, Level, Question, figure};
 use crate::making::Step;
 use crate::making::wear::ought_to_bear;
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, load_told, strain_left_after, weight_that_pulls};
-use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper_number, inches, long_length, on_ruler, ruler_step_mm, shown};
 use crate::words::mass::on_scale;
 use crate::working::{Expression, Numbers, count, num, plain, sum};
+use lorimant_text::{Text, fixed, text};
 
-const GEOMETRY: &str = "Geometry: bending does not change the volume of the wire, so its middle line keeps \
-                        its length.";
-const COLLAPSE: &str = "Plastic bending of the section. Voce flow curve with typical handbook values.";
+const GEOMETRY: Text = Text::named("pattern-figures-geometry-bending-does-not-change");
+const COLLAPSE: Text = Text::named("pattern-figures-plastic-bending-section-voce-flow");
 
 impl FinishedFinding<'_> {
     /// Every figure in the order it is read.
@@ -36,56 +35,60 @@ impl FormedPiece<'_> {
         let tails = blank.left_tail_mm + blank.right_tail_mm;
         let step = on_ruler(ruler_step_mm(unit), unit);
         let how = match blank.surplus_at {
-            Some(at) => format!(
-                "Rounded up to the ruler, {step}; the {at} comes out {:.2} mm longer.",
-                surplus_mm - blank.allowance_mm
+            Some(at) => text!(
+                "pattern-figures-rounded-up-ruler-comes-out",
+                step,
+                at,
+                surplus_mm = fixed(surplus_mm - blank.allowance_mm, 2)
             ),
-            None => "It closes at both ends, so the ruler's nearest mark is used.".to_owned(),
+            None => text!("pattern-figures-closes-at-both-ends-so").to_owned(),
         };
         let parts = sum([num(developed_mm, 3), num(filing_mm, 2), num(tails, 1)]).comes_to(3, "mm");
         let off_the_spool = (num(flush_mm, 2) + num(trim_mm, 2)).comes_to(2, "mm");
         let how = match blank.allowance_mm {
             0.0 => how,
-            mm => format!(
-                "Your trials showed that a blank must be {:.2} mm {} than calculated. {how}",
-                mm.abs(),
-                if mm > 0.0 { "longer" } else { "shorter" }
+            mm => text!(
+                "pattern-figures-your-trials-showed-that-blank",
+                mm = fixed(mm.abs(), 2),
+                value = if mm > 0.0 { "longer" } else { "shorter" },
+                how
             ),
         };
-        let each = figure("blank", Question::Cut, "cut, flush to flush", shown(flush_mm, 1), "mm")
-            .measured_off(flush_mm)
-            .says("Cut length of one piece, from the spool's flush end to the cut.")
-            .formula(
-                "developed + filing + tails; a little more leaves the spool",
-                parts.so(&format!("{} mm", shown(flush_mm, 2))).then(&off_the_spool),
-            )
-            .assumes(
-                format!(
-                    "A sliver of 0.6 wire thicknesses a piece; 0.15 filed off each end that is filed. {how}"
-                ),
-                "Marks and jaw places matter more than the calculation: make the first in copper.",
-                "Trade practice. You can change the shares.",
-            );
+        let each = figure(
+            "blank",
+            Question::Cut,
+            text!("pattern-figures-cut-flush-flush"),
+            shown(flush_mm, 1),
+            "mm",
+        )
+        .measured_off(flush_mm)
+        .says(text!("pattern-figures-cut-length-one-piece-from"))
+        .formula(
+            text!("pattern-figures-developed-filing-tails-little-more"),
+            parts.so(&text!("pattern-figures-mm", flush_mm = shown(flush_mm, 2))).then(&off_the_spool),
+        )
+        .assumes(
+            text!("pattern-figures-sliver-0-6-wire-thicknesses", how),
+            text!("pattern-figures-marks-jaw-places-matter-more"),
+            text!("pattern-figures-trade-practice-you-can-change"),
+        );
         let segments = self.design.segments.iter().zip(&self.wire_mm).filter(|(_, mm)| **mm > 0.0);
         let segments = segments.map(|(segment, mm)| num(*mm, 2).named(segment.what));
         let developed = figure(
             "developed",
             Question::Cut,
-            "in the piece",
+            text!("pattern-figures-in-piece"),
             format!("{developed_mm:.1}"),
             "mm",
         )
         .ruler(developed_mm)
-        .more(format!("spool {}", caliper_number(cut_mm, unit)))
-        .says("Wire in the finished piece: the length of its middle line, segment by segment.")
-        .formula(
-            "Σ straight + angle·(ID + h)/2 + turns·√((π(D + d))² + p²) + …",
-            sum(segments).comes_to(3, "mm"),
-        )
+        .more(text!("pattern-figures-spool", cut_mm = caliper_number(cut_mm, unit)))
+        .says(text!("pattern-figures-wire-in-finished-piece-length"))
+        .formula(text!("pattern-figures-straight-angle-id-h-2"), sum(segments).comes_to(3, "mm"))
         .assumes(
-            "Bends are round and legs are straight. Hammered parts count shorter: they grow by (h/t)^0.3.",
-            format!("Wire size ± 1 % changes it by about {:.2} mm.", self.spread_mm()),
-            GEOMETRY,
+            text!("pattern-figures-bends-round-legs-straight-hammered"),
+            text!("pattern-figures-wire-size-1-changes-by", spread_mm = fixed(self.spread_mm(), 2)),
+            GEOMETRY.as_str(),
         );
         vec![each, developed]
     }
@@ -104,19 +107,28 @@ impl FormedPiece<'_> {
             let mm = to - from;
             figure(key, Question::InYourHand, label, format!("{mm:.1}"), "mm")
                 .ruler(mm)
-                .says(format!("Size of the finished piece, {way}, including the wire's thickness."))
+                .says(text!("pattern-figures-size-finished-piece-including-wires", way))
                 .formula(
-                    "largest − smallest position on the wire's surface",
+                    text!("pattern-figures-largest-smallest-position-on-wires"),
                     (num(to, 3) - num(from, 3)).comes_to(3, "mm"),
                 )
-                .assumes("The piece lies flat as drawn.", "Depends on how exactly it is formed.", GEOMETRY)
+                .assumes(
+                    text!("pattern-figures-piece-lies-flat-as-drawn"),
+                    text!("pattern-figures-depends-on-how-exactly-formed"),
+                    GEOMETRY.as_str(),
+                )
         };
         let mut figures = vec![
-            measured("height", "height", (least.y, most.y), "from top to bottom"),
+            measured("height", "height", (least.y, most.y), text!("pattern-figures-from-top-bottom")),
             measured("width", "width", (least.x, most.x), "across"),
         ];
         if size.z > 1.5 * self.design.profile.thickness_mm() {
-            figures.push(measured("depth", "depth", (least.z, most.z), "from front to back"));
+            figures.push(measured(
+                "depth",
+                "depth",
+                (least.z, most.z),
+                text!("pattern-figures-from-front-back"),
+            ));
         }
         figures
     }
@@ -126,26 +138,38 @@ impl FormedPiece<'_> {
         let n = request.blanks_n();
         let all = f64::from(n) * blank.cut_mm;
         let (text, unit) = long_length(all);
-        let wire = figure("wire-length", Question::OffTheSpool, &counted(n, "blank"), text, unit)
+        let wire = figure("wire-length", Question::OffTheSpool, &text!("count-blank", n), text, unit)
             .ruler(all)
-            .says("Wire off the spool for all blanks, with trims and rounding.")
-            .formula("blanks × cut length", (count(n) * num(blank.cut_mm, 2).unit("mm")).comes_to(1, "mm"))
-            .assumes("The spool's end is flush. If not, add one trim.", "Only the ruler's.", "Counting.");
+            .says(text!("pattern-figures-wire-off-spool-for-all"))
+            .formula(
+                text!("pattern-figures-blanks-cut-length"),
+                (count(n) * num(blank.cut_mm, 2).unit("mm")).comes_to(1, "mm"),
+            )
+            .assumes(
+                text!("pattern-figures-spools-end-flush-if-not"),
+                text!("pattern-figures-only-rulers"),
+                text!("pattern-figures-counting"),
+            );
         let mass = request.wire.mass_g(all);
         let each = request.wire.mass_g(blank.developed_mm);
         let density = request.wire.metal.figures().density_g_cm3;
-        let weight = figure("mass", Question::OffTheSpool, "they weigh", on_scale(mass), "g")
-            .more(format!("{} g each, finished", on_scale(each)))
-            .says("Weight of the blanks as cut.")
-            .formula(
-                "length · area · density",
-                (num(all, 1).unit("mm")
-                    * num(self.design.profile.area_mm2(), 4).unit("mm²")
-                    * plain(density)
-                    / count(1000))
-                .comes_to(3, "g"),
-            )
-            .assumes("Handbook density.", "Wire size ± 1 % makes it ± 2 %.", "Metal table in the core.");
+        let weight =
+            figure("mass", Question::OffTheSpool, text!("pattern-figures-they-weigh"), on_scale(mass), "g")
+                .more(text!("pattern-figures-g-each-finished", each = on_scale(each)))
+                .says(text!("pattern-figures-weight-blanks-as-cut"))
+                .formula(
+                    text!("pattern-figures-length-area-density"),
+                    (num(all, 1).unit("mm")
+                        * num(self.design.profile.area_mm2(), 4).unit("mm²")
+                        * plain(density)
+                        / count(1000))
+                    .comes_to(3, "g"),
+                )
+                .assumes(
+                    text!("pattern-figures-handbook-density"),
+                    text!("pattern-figures-wire-size-1-makes-2"),
+                    text!("pattern-figures-metal-table-in-core"),
+                );
         vec![wire, weight]
     }
 }
@@ -167,11 +191,21 @@ impl FinishedFinding<'_> {
         let effort = self.effort();
         let hardest = self.made.steps.iter().max_by(|a, b| a.takes.effort.total_cmp(&b.takes.effort));
         figures.push(
-            figure("hand-effort", Question::WillItHold, "effort by hand", shown(effort, 1), "×")
-                .more(hardest.map_or(String::new(), |step| step.named.clone()))
-                .says("Effort of its hardest step, compared with one bend in 20 AWG soft copper.")
-                .formula("Mp / Mp(20 AWG soft copper)", Numbers::told(format!("{effort:.3}")))
-                .assumes("The same tool and grip.", "± 15 % from the metal.", COLLAPSE),
+            figure(
+                "hand-effort",
+                Question::WillItHold,
+                text!("pattern-figures-effort-by-hand"),
+                shown(effort, 1),
+                "×",
+            )
+            .more(hardest.map_or(String::new(), |step| step.named.clone()))
+            .says(text!("pattern-figures-effort-its-hardest-step-compared"))
+            .formula(text!("pattern-figures-mp-mp-20-awg-soft"), Numbers::told(format!("{effort:.3}")))
+            .assumes(
+                text!("pattern-figures-same-tool-grip"),
+                text!("pattern-figures-15-from-metal"),
+                COLLAPSE.as_str(),
+            ),
         );
         figures
     }
@@ -181,34 +215,29 @@ impl FinishedFinding<'_> {
         let (newtons, first) = (gives.load_n(), gives.holds().first_set_n);
         let (weight, unit) = weight_that_pulls(newtons);
         let (verb, more) = if closed {
-            ("pulls out of shape at about", format!("{newtons:.1} N"))
+            (text!("pattern-figures-pulls-out-shape-at-about"), format!("{newtons:.1} N"))
         } else {
-            ("pulls open at about", format!("starts to open at {}", load_told(first)))
+            (
+                text!("pattern-figures-pulls-open-at-about"),
+                text!("pattern-figures-starts-open-at", first = load_told(first)),
+            )
         };
-        let formula = if hinges > 1.0 { "F = 4·σ·Z / R" } else { "F = σ·Z / arm" };
+        let formula = if hinges > 1.0 { "F = 4·σ·Z / R" } else { text!("pattern-figures-f-z-arm") };
         let mut load =
             num(stress_mpa, 1).unit("MPa") * num(modulus_mm3, 4).unit("mm³") / num(arm_mm, 3).unit("mm");
         for times in [strands, hinges].into_iter().filter(|times| *times > 1.0) {
             load = plain(times) * load;
         }
         let how = if closed {
-            "Joined: four hinges yield before it is pulled long."
+            text!("pattern-figures-joined-four-hinges-yield-before")
         } else {
-            "As hard and as thick as its steps leave it."
+            text!("pattern-figures-as-hard-as-thick-as")
         };
         figure("opens", Question::WillItHold, &format!("{} {verb}", self.name(segment)), weight, unit)
             .more(more)
-            .says(
-                "Pull at which the first loaded bend opens for good. An estimate of plastic collapse for \
-                   the finished piece, not a rating.",
-            )
+            .says(text!("pattern-figures-pull-at-which-first-loaded"))
             .formula(formula, load.comes_to(2, "N"))
-            .assumes(
-                how,
-                "± 40 %: 15 from the metal, the rest from how it is pulled. From 0.6 of it, a \
-                           tenth of a millimetre stays open.",
-                COLLAPSE,
-            )
+            .assumes(how, text!("pattern-figures-40-15-from-metal-rest"), COLLAPSE.as_str())
     }
 
     fn strained_most(&self) -> Option<Figure> {
@@ -216,17 +245,17 @@ impl FinishedFinding<'_> {
         let mut tightest = figure(
             "strain-used",
             Question::WillItHold,
-            "tightest bend uses",
+            text!("pattern-figures-tightest-bend-uses"),
             format!("{:.0}", 100.0 * used),
             "%",
         )
         .more(self.name(i).to_owned())
-        .says("Share of the stretch the metal has left that the tightest bend or the hammering uses.")
-        .formula("strain of the step / max(εf − strain before, 0.06)", self.share(i))
+        .says(text!("pattern-figures-share-stretch-metal-has-left"))
+        .formula(text!("pattern-figures-strain-step-max-f-strain"), self.share(i))
         .assumes(
-            "Smooth tools, no nicks.",
-            "Cracking is an estimate: above 60 % check for cracks, above 100 % expect them.",
-            "Handbook fracture strains.",
+            text!("pattern-figures-smooth-tools-no-nicks"),
+            text!("pattern-figures-cracking-estimate-above-60-check"),
+            text!("pattern-figures-handbook-fracture-strains"),
         );
         tightest.level = match used {
             u if u > CRACK_STRAIN => Some(Level::Stop),
@@ -250,7 +279,7 @@ impl FinishedFinding<'_> {
         let used = |step: &Step| step.numbers.strain_used.unwrap_or(0.0);
         let here = self.made.steps.iter().enumerate().filter(|(_, step)| step.segments.contains(&segment));
         let Some((at, step)) = here.max_by(|a, b| used(a.1).total_cmp(&used(b.1))) else {
-            return Numbers::told("nothing is bent");
+            return Numbers::told(text!("pattern-figures-nothing-bent"));
         };
         let span = self.spans.get(segment).copied().unwrap_or_default();
         let before = self.before(at, segment).1;
@@ -276,20 +305,17 @@ impl FinishedFinding<'_> {
         figure(
             "hardened",
             Question::WillItHold,
-            &format!("the {} becomes", self.name(bears)),
+            &text!("pattern-figures-becomes", name = self.name(bears)),
             self.becomes(bears).shown().to_owned(),
             "",
         )
-        .more(format!("from {}", formed.request.wire.temper))
-        .says(
-            "How hard it ends up: bending, hammering and tumbling harden it like the supplier's \
-                   tempers; heat makes it soft again.",
-        )
-        .formula("temper + what each step adds", self.strains(bears).comes_to(3, ""))
+        .more(text!("pattern-figures-from", temper = formed.request.wire.temper))
+        .says(text!("pattern-figures-how-hard-ends-up-bending"))
+        .formula(text!("pattern-figures-temper-what-each-step-adds"), self.strains(bears).comes_to(3, ""))
         .assumes(
-            "Strain adds up step by step.",
-            "An estimate. Your own tests may correct it.",
-            COLLAPSE,
+            text!("pattern-figures-strain-adds-up-step-by"),
+            text!("pattern-figures-estimate-your-own-tests-may"),
+            COLLAPSE.as_str(),
         )
     }
 }
@@ -299,7 +325,11 @@ impl Blank {
     pub fn line(&self, unit: LengthUnit) -> String {
         match unit {
             LengthUnit::Mm => format!("{} ({})", on_ruler(self.flush_mm, unit), inches(self.flush_mm)),
-            LengthUnit::Inch => format!("{} ({:.1} mm)", on_ruler(self.flush_mm, unit), self.flush_mm),
+            LengthUnit::Inch => text!(
+                "pattern-figures-mm-2",
+                flush_mm = on_ruler(self.flush_mm, unit),
+                flush_mm2 = fixed(self.flush_mm, 1)
+            ),
         }
     }
 }

@@ -4,7 +4,7 @@ use super::PatternRequest;
 use super::blank::Blank;
 use super::form::FormedPiece;
 use super::mark::Mark;
-use super::pull::Hold;
+use super::pull::PullPoint;
 use crate::fault::Faults;
 use crate::making::holds::Holds;
 use crate::making::workpiece::Stretch;
@@ -171,9 +171,9 @@ impl FormedPiece<'_> {
         let closing: Vec<usize> =
             self.design.closures.iter().map(|closure| if closure.far_end { last } else { 0 }).collect();
         // Joined where its neighbours hang, it does not open; a hook with a soldered eye still does.
-        let closed = |hold: Hold| match hold {
-            Hold::At(..) => true,
-            Hold::In(i) | Hold::Closed(i) => closing.contains(&i),
+        let closed = |hold: PullPoint| match hold {
+            PullPoint::At(..) => true,
+            PullPoint::In(i) | PullPoint::Closed(i) => closing.contains(&i),
         };
         let both = self.design.pull.is_none_or(|(one, other)| closed(one) && closed(other));
         if workpiece.joined.is_some() && both && !closing.is_empty() {

@@ -18,6 +18,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
 use crate::wire::section::Section;
 use crate::words::capital;
+use lorimant_text::text;
 
 /// A piece as it is when finished.
 pub struct FormedPiece<'a> {
@@ -85,11 +86,7 @@ impl PatternRequest {
         let path = self.standing(&design, segments, false);
         let finite = path.length_mm.is_finite() && segments.iter().all(|s| s.wire_mm(profile).is_finite());
         if !finite {
-            return Err(Fault::new(
-                "parameters",
-                "These sizes don't work together. Bring them closer to the usual ones.",
-            )
-            .into());
+            return Err(Fault::new("parameters", text!("pattern-form-these-sizes-dont-work-together")).into());
         }
         self.one_way(&path)?;
         let wire_mm = segments.iter().map(|segment| segment.wire_mm(profile)).collect();
@@ -141,11 +138,7 @@ impl PatternRequest {
         if sides.all(|side| side.dot(first) > 0.98) {
             return Ok(());
         }
-        let said = format!(
-            "{} bends both ways, and the flat side of half-round wire can only face inward one way. Use \
-             round or square wire.",
-            capital(self.kind.0.name)
-        );
+        let said = text!("pattern-form-bends-both-ways-flat-side", name = capital(self.kind.0.name.as_str()));
         Err(Fault::new("wire.section", said))
     }
 

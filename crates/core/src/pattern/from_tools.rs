@@ -11,6 +11,7 @@ use crate::tool::plier::{Jaws, Plier};
 use crate::tool::workshop::Workshop;
 use crate::words::length::{LengthUnit, both, on_ruler, ruler_step_mm};
 use crate::words::{capital, quoted};
+use lorimant_text::{Text, fixed, text};
 
 /// What a maker has in hand; the sizes of the piece follow from it.
 #[derive(Debug, Clone, PartialEq, Default, Serialize, Deserialize)]
@@ -28,8 +29,8 @@ pub struct Tools {
     pub cut_mm: Option<f64>,
 }
 
-const CUT: Span = Span { noun: "cut length", unit: " mm", least: 2.0, most: 2000.0 };
-const MARK: Span = Span { noun: "mark on the jaw", unit: " mm", least: 0.0, most: 120.0 };
+const CUT: Span = Span { noun: Text::named("from-tools-cut-length"), unit: " mm", least: 2.0, most: 2000.0 };
+const MARK: Span = Span { noun: Text::named("from-tools-mark-on-jaw"), unit: " mm", least: 0.0, most: 120.0 };
 /// A jaw makes a bend that is drawn up to so many times larger or smaller; others keep their own tool.
 const REACHES: f64 = 1.6;
 /// How far a dimension is moved to see which bends it sizes, mm.
@@ -50,18 +51,17 @@ impl Tools {
             return match (self.jaw_mm, tapered.next(), tapered.next()) {
                 (None, ..) => Ok(None),
                 (Some(_), Some(only), None) => Ok(Some(only.clone())),
-                (Some(_), ..) => Err(Fault::new("plier", "Enter which pliers the mark is on.")),
+                (Some(_), ..) => Err(Fault::new("plier", text!("from-tools-enter-which-pliers-mark-on"))),
             };
         };
         if let Some(own) = workshop.plier(name) {
             return match (own.jaws, self.jaw_mm) {
                 (Jaws::RoundNose, None) => {
-                    let said =
-                        format!("Enter where on the jaws of the {}: how many mm from the tip.", own.shown());
+                    let said = text!("from-tools-enter-where-on-jaws-how", own = own.shown());
                     Err(Fault::new("jaw_mm", said))
                 }
                 (Jaws::Stepped | Jaws::Loop, Some(_)) => {
-                    let said = format!("The {} have steps, not a taper. Leave the mark out.", own.shown());
+                    let said = text!("from-tools-have-steps-not-taper-leave", own = own.shown());
                     Err(Fault::new("jaw_mm", said))
                 }
                 _ => Ok(Some(own.clone())),
@@ -71,7 +71,7 @@ impl Tools {
         match two {
             Some(diameters_mm) if diameters_mm.len() == 2 => {
                 let plier = Plier {
-                    name: format!("{name} mm pliers"),
+                    name: text!("from-tools-mm-pliers", name),
                     jaws: Jaws::Loop,
                     tip_mm: None,
                     base_mm: None,
@@ -85,18 +85,20 @@ impl Tools {
                         .0
                         .into_iter()
                         .next()
-                        .map_or(Fault::new("plier", "Unknown pliers."), |fault| fault.within("plier"))
+                        .map_or(Fault::new("plier", text!("from-tools-unknown-pliers")), |fault| {
+                            fault.within("plier")
+                        })
                 })?;
                 Ok(Some(plier))
             }
             _ => {
                 let own: Vec<&str> = workshop.pliers.iter().map(|plier| plier.name.trim()).collect();
-                let yours =
-                    if own.is_empty() { String::new() } else { format!(" Yours: {}.", own.join(", ")) };
-                let said = format!(
-                    "You have no pliers called {}.{yours} Write two-jaw pliers by their diameters: 5/7.",
-                    quoted(name)
-                );
+                let yours = if own.is_empty() {
+                    String::new()
+                } else {
+                    text!("from-tools-yours", own = own.join(", "))
+                };
+                let said = text!("from-tools-you-have-no-pliers-called", name = quoted(name), yours);
                 Err(Fault::new("plier", said))
             }
         }
@@ -124,7 +126,7 @@ impl PatternRequest {
         self.check()?;
         let mut request = self.clone().settled();
         if tools.plier.is_none() && tools.jaw_mm.is_none() && tools.cut_mm.is_none() {
-            let said = "Enter what you have: pliers, a mark on the jaw, or the length you cut.";
+            let said = text!("from-tools-enter-what-you-have-pliers");
             return Err(Fault::new("cut_mm", said).into());
         }
         if let Some(mm) = tools.jaw_mm {
@@ -168,7 +170,7 @@ impl PatternRequest {
         // The nearest bend takes the jaw in any case: it was said that it is made on it.
         let taken = near.iter().filter(|one| one.2 <= REACHES.ln()).count().max(1);
         if near.is_empty() {
-            let said = format!("No part of {} is rolled on a jaw.", self.kind.0.plural);
+            let said = text!("from-tools-no-part-rolled-on-jaw", plural = self.kind.0.plural);
             return Err(Fault::new("plier", said).into());
         }
         let mut request = self.clone();
@@ -217,7 +219,11 @@ impl PatternRequest {
                 let takes = request.form_with(workshop)?.blank(unit).flush_mm;
                 let over = mark - takes;
                 let note = (over > step / 2.0).then(|| {
-                    format!("It needs {}; {} is left over", on_ruler(takes, unit), on_ruler(over, unit))
+                    text!(
+                        "from-tools-needs-left-over",
+                        takes = on_ruler(takes, unit),
+                        over = on_ruler(over, unit)
+                    )
                 });
                 return Ok((request, note.into_iter().collect()));
             }
@@ -226,17 +232,17 @@ impl PatternRequest {
         // Its free dimension alone does not reach: all of it smaller or larger.
         let (request, scale) = self.in_proportion(mark, workshop).map_err(|nearest| {
             let said = match nearest {
-                Some(mm) => format!(
-                    "{} cannot be made from {}: the nearest needs {}.",
-                    capital(self.kind.0.plural),
-                    on_ruler(mark, unit),
-                    on_ruler(mm, unit)
+                Some(mm) => text!(
+                    "from-tools-cannot-be-made-from-nearest",
+                    plural = capital(self.kind.0.plural.as_str()),
+                    mark = on_ruler(mark, unit),
+                    mm = on_ruler(mm, unit)
                 ),
                 None => fault.0.into_iter().next().map_or(String::new(), |fault| fault.sentence),
             };
             Fault::new("cut_mm", said)
         })?;
-        Ok((request, vec![format!("everything in proportion, {scale:.2} times as large")]))
+        Ok((request, vec![text!("from-tools-everything-in-proportion-times-as", scale = fixed(scale, 2))]))
     }
 
     /// All lengths scaled alike, as large as comes out of a length. Where that is no such piece, what the nearest one takes,
@@ -299,12 +305,15 @@ impl PatternRequest {
     #[must_use]
     pub(crate) fn of_tools_told(&self, tools: &Tools, fitted: &Fitted, unit: LengthUnit) -> String {
         let mut of = vec![];
-        of.extend(tools.cut_mm.map(|mm| format!("cut from {}", both(mm))));
-        of.extend(tools.plier.as_ref().map(|plier| format!("on the {}", plier.trim())));
-        of.extend(tools.jaw_mm.map(|mm| format!("at the mark {} from the tip", on_ruler(mm, unit))));
-        let name = capital(self.kind.0.plural);
-        let changes =
-            if fitted.changes.is_empty() { "the usual size".to_owned() } else { fitted.changes.join("; ") };
+        of.extend(tools.cut_mm.map(|mm| text!("from-tools-cut-from", mm = both(mm))));
+        of.extend(tools.plier.as_ref().map(|plier| text!("from-tools-on", plier = plier.trim())));
+        of.extend(tools.jaw_mm.map(|mm| text!("from-tools-at-mark-from-tip", mm = on_ruler(mm, unit))));
+        let name = capital(self.kind.0.plural.as_str());
+        let changes = if fitted.changes.is_empty() {
+            text!("from-tools-usual-size").to_owned()
+        } else {
+            fitted.changes.join("; ")
+        };
         format!("{name} {}: {changes}.", of.join(", "))
     }
 }

@@ -14,34 +14,35 @@ use crate::making::wear::Wear;
 use crate::wire::Wire;
 use crate::wire::metal::{Metal, Temper};
 use crate::words::{UnknownWord, WordVisitor, words};
+use lorimant_text::Text;
 
 words! {
     /// A family of findings.
-    pub enum Family ("family of findings") {
+    pub enum Family ("family") {
         /// Jump rings.
-        Rings = "rings", "rings";
+        Rings = "rings";
         /// Ear wires.
-        EarWires = "ear-wires", "ear wires";
+        EarWires = "ear-wires";
         /// Eye and head pins.
-        Pins = "pins", "pins";
+        Pins = "pins";
         /// Links.
-        Links = "links", "links";
+        Links = "links";
         /// Clasps.
-        Clasps = "clasps", "clasps";
+        Clasps = "clasps";
         /// Ends for cords.
-        Ends = "ends", "ends";
+        Ends = "ends";
     }
 }
 
 words! {
     /// Where a piece is worn.
-    pub enum Worn ("place where a piece is worn") {
+    pub enum Worn ("worn") {
         /// Through a pierced ear.
-        Ear = "ear", "in the ear";
+        Ear = "ear";
         /// Against skin.
-        Skin = "skin", "against skin";
+        Skin = "skin";
         /// Between other parts.
-        Between = "between", "between parts";
+        Between = "between";
     }
 }
 
@@ -50,9 +51,9 @@ pub struct Pattern {
     /// The kebab-case word it travels as.
     pub kind: &'static str,
     /// What one is called.
-    pub name: &'static str,
+    pub name: Text,
     /// What several are called.
-    pub plural: &'static str,
+    pub plural: Text,
     /// What people also call it; the ask line reads these.
     pub also: &'static [&'static str],
     /// Which family it belongs to.
@@ -152,7 +153,9 @@ impl Kind {
 
     /// Everything makers call it.
     pub(crate) fn names(self) -> impl Iterator<Item = &'static str> {
-        [self.0.name, self.0.plural, self.0.kind].into_iter().chain(self.0.also.iter().copied())
+        [self.0.name.as_str(), self.0.plural.as_str(), self.0.kind]
+            .into_iter()
+            .chain(self.0.also.iter().copied())
     }
 }
 
@@ -195,7 +198,7 @@ impl utoipa::PartialSchema for Kind {
         utoipa::openapi::schema::ObjectBuilder::new()
             .schema_type(utoipa::openapi::schema::Type::String)
             .enum_values(Some(Self::all().map(|kind| kind.0.kind)))
-            .description(Some("The word for a pattern."))
+            .description(Some("The word for a finding."))
             .into()
     }
 }

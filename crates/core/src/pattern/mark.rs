@@ -6,6 +6,7 @@ use crate::making::run::From;
 use crate::making::telling::LEVEL_MM;
 use crate::making::{Made, Operation, Step};
 use crate::words::length::{LengthUnit, caliper, on_ruler};
+use lorimant_text::text;
 
 /// A mark on the blank: where a bend starts, with what it is made, how far it goes.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -56,7 +57,7 @@ impl Mark {
     #[must_use]
     pub fn held_told(&self, unit: LengthUnit) -> String {
         match (self.jaw_mm, self.tool_mm) {
-            (Some(at), _) => format!("{}, {} from the tip", self.tool, on_ruler(at, unit)),
+            (Some(at), _) => text!("pattern-mark-from-tip", tool = self.tool, at = on_ruler(at, unit)),
             (None, Some(across)) if !self.tool.contains(|c: char| c.is_ascii_digit()) => {
                 format!("{}, Ø {}", self.tool, caliper(across, unit))
             }
@@ -68,8 +69,8 @@ impl Mark {
     #[must_use]
     pub fn place_told(&self) -> String {
         match self.from {
-            From::FarEnd => format!("{} from the right", self.ruler),
-            From::Fold | From::Parted => format!("{} from the fold", self.ruler),
+            From::FarEnd => text!("pattern-mark-from-right", ruler = self.ruler),
+            From::Fold | From::Parted => text!("pattern-mark-from-fold", ruler = self.ruler),
             From::NearEnd | From::Spool => self.ruler.clone(),
         }
     }

@@ -6,22 +6,23 @@ use super::form::FormedPiece;
 use crate::making::Operation;
 use crate::shape::Course;
 use crate::words::words;
+use lorimant_text::text;
 
 words! {
     /// What kind of dimension something is: how evenly it is made depends on it.
-    pub enum Measures ("kind of dimension") {
+    pub enum Measures ("measures") {
         /// Across the inside of a loop that is rolled, or of a coil or ring that is wound.
-        Inside = "inside", "inside";
+        Inside = "inside";
         /// Across the inside of what is bent over a tool.
-        Bend = "bend", "bend";
+        Bend = "bend";
         /// Across a ball.
-        Ball = "ball", "ball";
+        Ball = "ball";
         /// Along something straight, or over all.
-        Length = "length", "length";
+        Length = "length";
         /// Between two ends that meet.
-        Gap = "gap", "gap";
+        Gap = "gap";
         /// Across the wire.
-        Wire = "wire", "wire";
+        Wire = "wire";
     }
 }
 
@@ -55,7 +56,12 @@ impl FormedPiece<'_> {
         for (name, lies) in &self.design.dimensions {
             let Some(parameter) = self.request.kind.0.parameter(name) else { continue };
             let Some((kind, mm)) = self.laid(*lies).filter(|_| parameter.unit == Unit::Mm) else { continue };
-            measures.push(Measure { key: (*name).to_owned(), what: parameter.label.to_owned(), kind, mm });
+            measures.push(Measure {
+                key: (*name).to_owned(),
+                what: parameter.label.to_owned().to_string(),
+                kind,
+                mm,
+            });
         }
         let size = self.extent.size();
         for (key, mm) in [("height", size.y), ("width", size.x)] {
@@ -69,11 +75,16 @@ impl FormedPiece<'_> {
             if measures.iter().any(|measure: &Measure| measure.key == key) {
                 continue;
             }
-            let what = format!("gap of the {}", closure.what);
+            let what = text!("pattern-measure-gap", what = closure.what);
             measures.push(Measure { key, what, kind: Measures::Gap, mm: landing.gap_mm.max(0.0) });
         }
         let mm = self.design.profile.thickness_mm();
-        measures.push(Measure { key: "wire".to_owned(), what: "wire".to_owned(), kind: Measures::Wire, mm });
+        measures.push(Measure {
+            key: "wire".to_owned(),
+            what: text!("pattern-measure-wire").to_owned(),
+            kind: Measures::Wire,
+            mm,
+        });
         measures
     }
 

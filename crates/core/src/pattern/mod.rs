@@ -47,6 +47,7 @@ use crate::making::Changes;
 use crate::wire::Wire;
 use crate::words::length::shown;
 use crate::words::{capital, did_you_mean, quoted};
+use lorimant_text::{Text, text};
 
 /// What is taken off or held at the ends of a blank; usual shares of the wire's thickness if left out.
 #[derive(Debug, Clone, PartialEq, Default, Serialize, Deserialize)]
@@ -65,8 +66,8 @@ pub struct BlankEnds {
 }
 
 impl BlankEnds {
-    const LOSS: Span = Span { noun: "loss at an end", unit: " mm", least: 0.0, most: 20.0 };
-    const TAIL: Span = Span { noun: "tail", unit: " mm", least: 0.0, most: 200.0 };
+    const LOSS: Span = Span { noun: Text::named("pattern-loss-at-end"), unit: " mm", least: 0.0, most: 20.0 };
+    const TAIL: Span = Span { noun: Text::named("pattern-tail"), unit: " mm", least: 0.0, most: 200.0 };
 
     fn check(&self, faults: &mut Faults) {
         for (span, field, value) in [
@@ -129,7 +130,8 @@ fn is_nothing(mm: &f64) -> bool {
 pub const MOST_PIECES: u32 = 100_000;
 
 impl PatternRequest {
-    const ALLOWANCE: Span = Span { noun: "allowance", unit: " mm", least: -20.0, most: 20.0 };
+    const ALLOWANCE: Span =
+        Span { noun: Text::named("pattern-allowance"), unit: " mm", least: -20.0, most: 20.0 };
 
     /// One of a pattern as it is usually made.
     pub fn usual(kind: Kind) -> Self {
@@ -198,10 +200,10 @@ impl PatternRequest {
     /// Its count in words: `24 pairs`, `1 piece`.
     pub fn count_shown(&self) -> String {
         match (self.pieces_n, self.in_pairs()) {
-            (1, true) => "1 pair".to_owned(),
-            (1, false) => "1 piece".to_owned(),
-            (n, true) => format!("{n} pairs"),
-            (n, false) => format!("{n} pieces"),
+            (1, true) => text!("pattern-1-pair").to_owned(),
+            (1, false) => text!("pattern-1-piece").to_owned(),
+            (n, true) => text!("pattern-pairs", n),
+            (n, false) => text!("pattern-pieces", n),
         }
     }
 
@@ -236,12 +238,12 @@ impl PatternRequest {
                 }
                 None => {
                     let known: Vec<&str> = pattern.parameters.iter().map(|p| p.name).collect();
-                    let said = format!(
-                        "{} has no {}.{} Known: {}.",
-                        capital(pattern.name),
-                        quoted(name),
-                        did_you_mean(name, known.iter().copied()),
-                        known.join(", ")
+                    let said = text!(
+                        "pattern-has-no-known",
+                        name = capital(pattern.name.as_str()),
+                        name2 = quoted(name),
+                        name3 = did_you_mean(name, known.iter().copied()),
+                        known = known.join(", ")
                     );
                     let field: String = name.chars().take(40).collect();
                     faults.add(Fault::new(format!("parameters.{field}"), said));
@@ -249,8 +251,7 @@ impl PatternRequest {
             }
         }
         if self.pieces_n == 0 || self.pieces_n > MOST_PIECES {
-            let said =
-                format!("{} pieces cannot be planned at once. Enter 1 to {MOST_PIECES}.", self.pieces_n);
+            let said = text!("pattern-pieces-cannot-be-planned-at", pieces_n = self.pieces_n, MOST_PIECES);
             let limit = if self.pieces_n == 0 { 1.0 } else { f64::from(MOST_PIECES) };
             faults.add(Fault::new("pieces_n", said).limit(limit));
         }

@@ -1,5 +1,6 @@
 //! The page a pattern has to itself: what it is for, which wire and why, what goes wrong.
 
+use lorimant_text::Text;
 use serde::Serialize;
 
 /// What a maker wants to know before making one.
@@ -7,9 +8,11 @@ use serde::Serialize;
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Page {
     /// What it is for.
-    pub purpose: &'static str,
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub purpose: Text,
     /// Usual sizes and tempers, and why.
-    pub wires: &'static str,
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub wires: Text,
     /// Faults that come up, each with its cause.
     pub faults: &'static [Mishap],
 }
@@ -19,14 +22,16 @@ pub struct Page {
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Mishap {
     /// What is seen.
-    pub seen: &'static str,
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub seen: Text,
     /// What it comes from.
-    pub cause: &'static str,
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub cause: Text,
 }
 
 impl Mishap {
     /// What is seen and what it comes from.
-    pub const fn new(seen: &'static str, cause: &'static str) -> Self {
+    pub const fn new(seen: Text, cause: Text) -> Self {
         Self { seen, cause }
     }
 }

@@ -5,18 +5,19 @@ use serde::Serialize;
 use super::PatternRequest;
 use crate::fault::{Fault, Span};
 use crate::words::words;
+use lorimant_text::{Text, text};
 
 words! {
     /// What a parameter is counted in.
-    pub enum Unit ("unit of a parameter") {
+    pub enum Unit ("unit") {
         /// Millimetres.
-        Mm = "mm", "mm";
+        Mm = "mm";
         /// Degrees.
-        Deg = "deg", "°";
+        Deg = "deg";
         /// Turns; part-turns count.
-        Turns = "turns", "turns";
+        Turns = "turns";
         /// One of a few ways, by number from 0.
-        Choice = "choice", "";
+        Choice = "choice";
     }
 }
 
@@ -38,7 +39,8 @@ pub struct Parameter {
     /// Its name in a request; ends in its unit.
     pub name: &'static str,
     /// What it is called.
-    pub label: &'static str,
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub label: Text,
     /// What it is counted in.
     pub unit: Unit,
     /// What it is if left out, in the pattern's usual wire.
@@ -52,12 +54,15 @@ pub struct Parameter {
     pub max: f64,
     /// For a choice: what each number means.
     #[serde(skip_serializing_if = "<[_]>::is_empty")]
-    pub options: &'static [&'static str],
+    #[cfg_attr(feature = "schema", schema(value_type = Vec<String>))]
+    pub options: &'static [Text],
     /// What the sentence says where it is 0.
     #[serde(skip_serializing_if = "Option::is_none")]
-    pub none: Option<&'static str>,
+    #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
+    pub none: Option<Text>,
     /// What it is, in a sentence.
-    pub sentence: &'static str,
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub sentence: Text,
 }
 
 impl PartialEq for Parameter {
@@ -76,49 +81,33 @@ pub(crate) fn tidy(mm: f64) -> f64 {
 }
 
 impl Parameter {
-    const fn number(
-        name: &'static str,
-        label: &'static str,
-        unit: Unit,
-        span: [f64; 3],
-        sentence: &'static str,
-    ) -> Self {
+    const fn number(name: &'static str, label: Text, unit: Unit, span: [f64; 3], sentence: Text) -> Self {
         let [default, min, max] = span;
         Self { name, label, unit, default, min, max, usual: Usual::Fixed, options: &[], none: None, sentence }
     }
 
     /// A length: default, least and most in mm.
-    pub const fn mm(name: &'static str, label: &'static str, span: [f64; 3], sentence: &'static str) -> Self {
+    pub const fn mm(name: &'static str, label: Text, span: [f64; 3], sentence: Text) -> Self {
         Self::number(name, label, Unit::Mm, span, sentence)
     }
 
     /// An angle: default, least and most in degrees.
-    pub const fn deg(
-        name: &'static str,
-        label: &'static str,
-        span: [f64; 3],
-        sentence: &'static str,
-    ) -> Self {
+    pub const fn deg(name: &'static str, label: Text, span: [f64; 3], sentence: Text) -> Self {
         Self::number(name, label, Unit::Deg, span, sentence)
     }
 
     /// A number of turns.
-    pub const fn turns(
-        name: &'static str,
-        label: &'static str,
-        span: [f64; 3],
-        sentence: &'static str,
-    ) -> Self {
+    pub const fn turns(name: &'static str, label: Text, span: [f64; 3], sentence: Text) -> Self {
         Self::number(name, label, Unit::Turns, span, sentence)
     }
 
     /// One of a few ways; the first if left out. `max` is the number of the last.
     pub const fn choice(
         name: &'static str,
-        label: &'static str,
-        options: &'static [&'static str],
+        label: Text,
+        options: &'static [Text],
         max: f64,
-        sentence: &'static str,
+        sentence: Text,
     ) -> Self {
         Self { options, ..Self::number(name, label, Unit::Choice, [0.0, 0.0, max], sentence) }
     }
@@ -160,7 +149,7 @@ impl Parameter {
     }
 
     /// The same, which may be left out by making it 0.
-    pub const fn or_none(self, none: &'static str) -> Self {
+    pub const fn or_none(self, none: Text) -> Self {
         Self { none: Some(none), ..self }
     }
 
@@ -191,8 +180,9 @@ impl Parameter {
         let value = Span { noun: self.label, unit, least: self.min, most: self.max }.check(&field, value)?;
         if self.unit == Unit::Choice && value.fract() != 0.0 {
             let ways: Vec<String> =
-                self.options.iter().enumerate().map(|(i, way)| format!("{i} is {way}")).collect();
-            let said = format!("{value} is between two options for the {}. {}.", self.label, ways.join(", "));
+                self.options.iter().enumerate().map(|(i, way)| text!("parameter-is", i, way)).collect();
+            let said =
+                text!("parameter-between-two-options-for", value, label = self.label, ways = ways.join(", "));
             return Err(Fault::new(field, said));
         }
         Ok(value)

@@ -3,6 +3,7 @@
 use crate::fault::Fault;
 use crate::shape::closing::{bend_back_deg, on_neck_deg, on_stem_deg};
 use crate::shape::{Course, Segment};
+use lorimant_text::{Text, text};
 
 use crate::words::length::both;
 
@@ -18,7 +19,8 @@ pub const NECK: f64 = 1.0;
 pub const WRAP_TAIL_MM: f64 = 10.0;
 
 /// Counting rules for wraps, and what they are called.
-pub const COUNTED: &[&str] = &["full turns", "wires seen side by side"];
+pub const COUNTED: &[Text] =
+    &[Text::named("pattern-part-full-turns"), Text::named("pattern-part-wires-seen-side-by-side")];
 
 /// Full turns of so many wraps: with wires seen side by side the last is tucked in behind, half a turn
 /// before it would show again.
@@ -51,11 +53,11 @@ pub fn flat_loop(
 /// Thickness that ends are hammered to before they are rolled.
 pub const ENDS: Parameter = Parameter::mm(
     "ends_mm",
-    "ends hammered to",
+    Text::named("pattern-part-ends-hammered"),
     [0.0, 0.1, 5.0],
-    "Thickness the ends are hammered to before they are rolled; 0 leaves them round.",
+    Text::named("pattern-part-thickness-ends-hammered-before-they"),
 )
-.or_none("ends not hammered");
+.or_none(Text::named("pattern-part-ends-not-hammered"));
 
 /// The thickness ends are hammered to before they are rolled; none where they are left round.
 ///
@@ -84,12 +86,12 @@ pub fn closes_on(
         return Ok(());
     }
     let least = (least * 100.0).ceil() / 100.0;
-    let said = format!(
-        "A loop of {} inside needs {} of straight {leg} to close on, and has {}. Lengthen it, or roll a \
-         smaller loop.",
-        both(inside_mm),
-        both(least),
-        both(length_mm)
+    let said = text!(
+        "pattern-part-loop-inside-needs-straight-close",
+        inside_mm = both(inside_mm),
+        least = both(least),
+        leg,
+        length_mm = both(length_mm)
     );
     Err(Fault::new(format!("parameters.{parameter}"), said).limit(least))
 }
@@ -138,7 +140,7 @@ pub fn wraps_cover_mm(f: &Design, turns: f64) -> f64 {
 pub fn kicked_tip(f: &mut Design, kick_deg: f64, tip_mm: f64, left: bool) -> (usize, usize) {
     let inside = KICK * f.h();
     let course = if left { Course::left(inside, kick_deg) } else { Course::right(inside, kick_deg) };
-    let bend = f.lay("tip bend", course);
+    let bend = f.lay(text!("pattern-part-tip-bend"), course);
     let tip = f.lay("tip", Course::straight(tip_mm));
     if kick_deg > 0.0 {
         f.step(Operation::Kick, "tip", &[bend]);
@@ -148,11 +150,12 @@ pub fn kicked_tip(f: &mut Design, kick_deg: f64, tip_mm: f64, left: bool) -> (us
 
 /// The fault of wraps that need more stem than there is.
 pub fn wraps_longer_than(parameter: &str, stem: &str, length_mm: f64, cover_mm: f64) -> Fault {
-    let said = format!(
-        "The wraps cover {}, more than the {stem} of {}. Enter at least {}, or fewer wraps.",
-        both(cover_mm),
-        both(length_mm),
-        both((cover_mm * 100.0).ceil() / 100.0)
+    let said = text!(
+        "pattern-part-wraps-cover-more-than-enter",
+        cover_mm = both(cover_mm),
+        stem,
+        length_mm = both(length_mm),
+        cover_mm2 = both((cover_mm * 100.0).ceil() / 100.0)
     );
     Fault::new(format!("parameters.{parameter}"), said).limit(cover_mm)
 }

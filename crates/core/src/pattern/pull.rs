@@ -11,7 +11,7 @@ use crate::shape::path::Placed;
 
 /// Where a neighbour holds on.
 #[derive(Debug, Clone, Copy, PartialEq)]
-pub enum Hold {
+pub enum PullPoint {
     /// Inside a bend or loop: it slides to where the pull drags it.
     In(usize),
     /// Inside a loop that is closed for good, which itself does not open.
@@ -20,7 +20,7 @@ pub enum Hold {
     At(usize, f64),
 }
 
-impl Hold {
+impl PullPoint {
     fn segment(self) -> usize {
         match self {
             Self::In(segment) | Self::Closed(segment) | Self::At(segment, _) => segment,
@@ -36,20 +36,20 @@ const ROUNDS: usize = 40;
 /// A segment that a neighbour holds on to.
 struct Held<'a> {
     placed: &'a Placed,
-    hold: Hold,
+    hold: PullPoint,
     /// Points along it, evenly.
     points: Vec<DVec3>,
 }
 
 impl<'a> Held<'a> {
-    fn new(placed: &'a Placed, hold: Hold) -> Self {
+    fn new(placed: &'a Placed, hold: PullPoint) -> Self {
         let points = (0..=POINTS).map(|i| placed.at(f64::from(i) / f64::from(POINTS)).0);
         Self { placed, hold, points: points.collect() }
     }
 
     /// Where the neighbour lies, as a share of the segment, when it is dragged one way.
     fn dragged(&self, way: DVec3) -> f64 {
-        if let Hold::At(_, share) = self.hold {
+        if let PullPoint::At(_, share) = self.hold {
             return share;
         }
         let ahead = (0..=POINTS).zip(&self.points).map(|(i, point)| (i, point.dot(way)));
@@ -70,7 +70,7 @@ impl<'a> Held<'a> {
 }
 
 /// The two holds, their segments, and where along each the neighbour lies, as a share of it.
-type LineOfPull<'a> = ((Hold, Hold), &'a Placed, &'a Placed, (f64, f64));
+type LineOfPull<'a> = ((PullPoint, PullPoint), &'a Placed, &'a Placed, (f64, f64));
 
 impl FormedPiece<'_> {
     /// Every segment that carries the pull, with the arm of the pull there: the greatest distance of its middle line
@@ -113,9 +113,9 @@ impl FormedPiece<'_> {
         if near.segment() > far.segment() {
             (near, far) = (far, near);
         }
-        let placed = |hold: Hold| self.path.placed.iter().find(|placed| placed.index == hold.segment());
+        let placed = |hold: PullPoint| self.path.placed.iter().find(|placed| placed.index == hold.segment());
         let (first, last) = (placed(near)?, placed(far)?);
-        let middle = |hold: Hold| if let Hold::At(_, share) = hold { share } else { 0.5 };
+        let middle = |hold: PullPoint| if let PullPoint::At(_, share) = hold { share } else { 0.5 };
         let (mut a, mut b) = (middle(near), middle(far));
         let line = |a: f64, b: f64| {
             let (from, to) = (first.at(a).0, last.at(b).0);
@@ -139,7 +139,7 @@ impl FormedPiece<'_> {
         let way = (last.at(b).0 - from).try_normalize()?;
         let carrying = self.path.placed.iter().filter(|placed| {
             let within = (near.segment()..=far.segment()).contains(&placed.index);
-            let closed = |hold: Hold| hold == Hold::Closed(placed.index);
+            let closed = |hold: PullPoint| hold == PullPoint::Closed(placed.index);
             within && placed.length_mm > 0.0 && !closed(near) && !closed(far)
         });
         let arms = carrying.map(|placed| {

@@ -6,6 +6,7 @@ use crate::shape::path::Path;
 use crate::tool::plier::Plier;
 use crate::tool::workshop::Workshop;
 use crate::words::length::caliper;
+use lorimant_text::text;
 
 /// How far a jaw stands out on either side of the wire on it where its pliers are not named, mm.
 const STANDS_OUT_MM: f64 = 10.0;
@@ -25,11 +26,7 @@ impl FormedPiece<'_> {
             let path = self.after(&steps[..=i]);
             let Some((segment, by_mm)) = self.in_the_way(&path, &steps[i], reach_mm) else { continue };
             let what = self.design.segments[segment].what;
-            let said = format!(
-                "The {what} is {} in the way of the jaw here. Make this bend before it, or give the two \
-                 more room.",
-                caliper(by_mm, unit)
-            );
+            let said = text!("reach-in-way-jaw-here-make", what, by_mm = caliper(by_mm, unit));
             let step = &mut steps[i];
             step.misfit = true;
             step.hint = Some(match step.hint.take() {

@@ -9,6 +9,7 @@ use crate::tool::method::Methods;
 use crate::tool::workshop::Workshop;
 use crate::words::length::on_ruler;
 use crate::words::sentence::Choice;
+use lorimant_text::{fixed, text};
 
 impl PatternRequest {
     /// The methods it is made by: the workshop's, but for what the plan chooses itself.
@@ -39,25 +40,26 @@ impl PatternRequest {
         };
         let mut offers = vec![
             (
-                "pull the wire straight 10 times",
+                text!("remake-pull-wire-straight-10-times"),
                 Operation::Straighten,
                 put(Operation::Straighten, Place::Before(Operation::MakeFlush)),
             ),
             (
-                "tap it with a mallet on both sides",
+                text!("remake-tap-with-mallet-on-both"),
                 Operation::Hammer,
                 put(Operation::Hammer, first(&[Operation::Part]).map_or(Place::AtTheEnd, Place::Before)),
             ),
             (
-                "tumble it for two hours",
+                text!("remake-tumble-for-two-hours"),
                 Operation::Tumble,
                 put(Operation::Tumble, first(&[Operation::Part]).map_or(Place::AtTheEnd, Place::Before)),
             ),
         ];
         if let Some(shut) = self.joins_after() {
-            for (label, operation) in
-                [("fuse what closes", Operation::Fuse), ("solder what closes", Operation::Solder)]
-            {
+            for (label, operation) in [
+                (text!("remake-fuse-what-closes"), Operation::Fuse),
+                (text!("remake-solder-what-closes"), Operation::Solder),
+            ] {
                 offers.push((label, operation, put(operation, Place::After(shut))));
             }
         }
@@ -107,7 +109,8 @@ impl Routed for PatternRequest {
         let cut = on_ruler(finished.blank.flush_mm, workshop.habits.unit);
         let holds = finished.holds().map_or(String::new(), |holds| format!("; {}", holds.told()));
         let (hands, alone) = finished.made.minutes(self.blanks_n());
-        let alone = if alone > 0.0 { format!(" and {alone:.0} min unattended") } else { String::new() };
-        Ok(format!("cut {cut} each{holds}; {hands:.0} min for all{alone}."))
+        let alone =
+            if alone > 0.0 { text!("remake-min-unattended", alone = fixed(alone, 0)) } else { String::new() };
+        Ok(text!("remake-cut-each-min-for-all", cut, holds, hands = fixed(hands, 0), alone))
     }
 }

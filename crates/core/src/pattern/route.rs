@@ -11,6 +11,7 @@ use crate::shape::{Course, Segment};
 use crate::tool::method::{CutWhen, FlatTo, Marking, NeckWhen, Straightening};
 use crate::tool::workshop::Workshop;
 use crate::words::length::LengthUnit;
+use lorimant_text::text;
 
 impl FormedPiece<'_> {
     /// Its route, run with what is changed about it, here or in the request itself: every operation with its numbers, and
@@ -100,7 +101,7 @@ impl FormedPiece<'_> {
         if pinched && blank.trim_mm > 0.0 {
             let off_mm = blank.trim_mm;
             route.push(Box::new(Trim {
-                what: "right end",
+                what: text!("pattern-route-right-end"),
                 far: true,
                 off_mm,
                 left: Left::Marked(blank.flush_mm),
@@ -121,10 +122,7 @@ impl FormedPiece<'_> {
             writing.write(step, &mut route);
         }
         writing.finish(&mut route);
-        route.push(Box::new(Check {
-            text: "Lay it on the drawing, or the second on the first: same length, loops closed, no burr \
-                   you can feel.",
-        }));
+        route.push(Box::new(Check { text: text!("pattern-route-lay-on-drawing-or-second") }));
         route
     }
 }

@@ -4,6 +4,7 @@ use super::{Parameter, PatternRequest, Unit};
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{LengthUnit, inch_fraction, shown};
 use crate::words::sentence::Phrase;
+use lorimant_text::text;
 
 const WIRE_SLOTS: [(&str, &str); 4] = [
     ("temper", "wire.temper"),
@@ -25,14 +26,14 @@ pub(super) fn value_text(parameter: &Parameter, value: f64, unit: LengthUnit) ->
     if value == 0.0
         && let Some(none) = parameter.none
     {
-        return none.to_owned();
+        return none.to_string();
     }
     match parameter.unit {
         Unit::Mm if unit == LengthUnit::Inch => match inch_fraction(value) {
-            Some(fraction) => format!("{fraction} in"),
-            None => format!("{} in", shown(value / MM_PER_INCH, 3)),
+            Some(fraction) => text!("pattern-sentence-in", fraction),
+            None => text!("pattern-sentence-in-2", mm_per_inch = shown(value / MM_PER_INCH, 3)),
         },
-        Unit::Mm => format!("{} mm", shown(value, 3)),
+        Unit::Mm => text!("pattern-sentence-mm", shown = shown(value, 3)),
         Unit::Deg => format!("{}°", shown(value, 1)),
         Unit::Turns => shown(value, 2),
         Unit::Choice => {
@@ -42,7 +43,7 @@ pub(super) fn value_text(parameter: &Parameter, value: f64, unit: LengthUnit) ->
                 reason = "a small whole number or 0"
             )]
             let index = value.max(0.0) as usize;
-            parameter.options.get(index).copied().unwrap_or("?").to_owned()
+            parameter.options.get(index).copied().unwrap_or_default().to_string()
         }
     }
 }
@@ -52,9 +53,9 @@ pub fn write(request: &PatternRequest, unit: LengthUnit) -> Vec<Phrase> {
     let (pattern, wire) = (request.kind.0, &request.wire);
     let n = request.pieces_n;
     let count = match (request.in_pairs(), n) {
-        (true, 1) => "1 pair of".to_owned(),
-        (true, n) => format!("{n} pairs of"),
-        (false, n) if pattern.paired => format!("{n} single"),
+        (true, 1) => text!("pattern-sentence-1-pair").to_owned(),
+        (true, n) => text!("pattern-sentence-pairs", n),
+        (false, n) if pattern.paired => text!("pattern-sentence-single", n),
         (false, n) => n.to_string(),
     };
     let many = n != 1 || request.in_pairs();
@@ -62,8 +63,8 @@ pub fn write(request: &PatternRequest, unit: LengthUnit) -> Vec<Phrase> {
     let mut said = vec![
         word(count, "pieces", "pieces_n".to_owned()),
         between(" "),
-        word(name.to_owned(), "kind", "kind".to_owned()),
-        between(" in "),
+        word(name.to_owned().to_string(), "kind", "kind".to_owned()),
+        between(text!("sentence-in")),
     ];
     let texts = [
         wire.temper.shown().to_owned(),
@@ -84,7 +85,7 @@ pub fn write(request: &PatternRequest, unit: LengthUnit) -> Vec<Phrase> {
     for (i, parameter) in pattern.parameters.iter().enumerate() {
         let value = request.value(parameter.name);
         said.push(between(if i == 0 { ": " } else { ", " }));
-        let bare = parameter.unit == Unit::Choice && parameter.label != "wraps counted as"
+        let bare = parameter.unit == Unit::Choice && parameter.name != "counted"
             || (value == 0.0 && parameter.none.is_some());
         if !bare {
             said.push(between(format!("{} ", parameter.label)));
@@ -96,7 +97,7 @@ pub fn write(request: &PatternRequest, unit: LengthUnit) -> Vec<Phrase> {
         ));
     }
     if let Some(plier) = &request.plier {
-        said.push(between(", rolled on the "));
+        said.push(between(text!("pattern-sentence-rolled-on")));
         said.push(word(plier.clone(), "plier", "plier".to_owned()));
     }
     if request.mirrored {

@@ -21,6 +21,7 @@ use crate::wire::metal::Temper;
 use crate::words::length::{LengthUnit, on_ruler};
 use crate::words::quoted;
 use crate::words::sentence::{self, Phrase};
+use lorimant_text::text;
 
 /// How much of a sheet is worked out.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -196,13 +197,13 @@ impl PatternRequest {
         if let Some(name) = asked.filter(|name| workshop.plier(name).is_none()) {
             let own: Vec<&str> = workshop.pliers.iter().map(|plier| plier.name.trim()).collect();
             let known = if own.is_empty() {
-                "None are listed under Tools yet".to_owned()
+                text!("pattern-sheet-none-listed-under-tools-yet").to_owned()
             } else {
-                format!("Yours: {}", own.join(", "))
+                text!("pattern-sheet-yours", own = own.join(", "))
             };
             return Err(Fault::new(
                 "plier",
-                format!("There are no pliers called {}. {known}.", quoted(name)),
+                text!("pattern-sheet-there-no-pliers-called", name = quoted(name), known),
             )
             .into());
         }
@@ -258,15 +259,15 @@ impl PatternRequest {
         let FinishedFinding { formed, blank, marks, .. } = self.finished(workshop)?;
         let marks: Vec<String> = measured(&marks).map(|mark| mark_told(mark, unit)).collect();
         let marks = match marks.len() {
-            0 => "rolled from the end".to_owned(),
-            n @ 5.. => format!("{n} marks"),
-            _ => format!("mark at {}", marks.join(", ")),
+            0 => text!("pattern-sheet-rolled-from-end").to_owned(),
+            n @ 5.. => text!("pattern-sheet-marks", n),
+            _ => text!("pattern-sheet-mark-at", marks = marks.join(", ")),
         };
         let mut drawing = formed.drawn(Side::Front, unit).drawing;
         drawing.dimensions.clear();
         Ok(Thumbnail {
             drawing,
-            cut: format!("cut {}, {marks}", on_ruler(blank.flush_mm, unit)),
+            cut: text!("pattern-sheet-cut", flush_mm = on_ruler(blank.flush_mm, unit), marks),
             wire: format!("{} {}", self.wire.metal, self.wire.size_shown(unit)),
             colour: self.wire.metal.figures().colour.to_owned(),
         })

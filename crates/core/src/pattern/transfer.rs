@@ -9,6 +9,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::strength::load_told;
 use crate::words::length::{LengthUnit, on_ruler, shown};
+use lorimant_text::text;
 
 /// A pattern in another wire, and what is different about it.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -63,18 +64,15 @@ impl PatternRequest {
         let ratio = wire.profile().thickness_mm() / self.wire.profile().thickness_mm();
         let mut differences = vec![];
         if (ratio - 1.0).abs() > 1e-9 {
-            differences.push(format!(
-                "Every dimension is {} times what it was, because the wire is that much thicker.",
-                shown(ratio, 3)
-            ));
+            differences.push(text!("transfer-every-dimension-times-what-was", ratio = shown(ratio, 3)));
         } else {
-            differences.push("The dimensions stay: the wire is the same thickness.".to_owned());
+            differences.push(text!("transfer-dimensions-stay-wire-same-thickness").to_owned());
         }
         if request.allowance_mm != 0.0 {
-            differences.push(format!(
-                "What your trials showed is kept: its blank is {} {} than calculated.",
-                on_ruler(request.allowance_mm.abs(), unit),
-                if request.allowance_mm > 0.0 { "longer" } else { "shorter" }
+            differences.push(text!(
+                "transfer-what-your-trials-showed-kept",
+                allowance_mm = on_ruler(request.allowance_mm.abs(), unit),
+                value = if request.allowance_mm > 0.0 { "longer" } else { "shorter" }
             ));
         }
         // Where this workshop can make both, what is different about making them.
@@ -93,18 +91,14 @@ fn in_the_making(old: &FinishedFinding, new: &FinishedFinding, unit: LengthUnit)
         |piece: &FinishedFinding| shown(piece.formed.request.wire.mass_g(piece.blank.developed_mm), 2);
     let used = |piece: &FinishedFinding| shown(100.0 * piece.tightest().map_or(0.0, |(_, share)| share), 0);
     let mut differences = vec![
-        format!("Cut {} each instead of {}.", cut(new), cut(old)),
-        format!("One piece weighs {} g instead of {}.", weight(new), weight(old)),
-        format!(
-            "The tightest bend uses {} % of the stretch the metal has left, instead of {} %.",
-            used(new),
-            used(old)
-        ),
+        text!("transfer-cut-each-instead", new = cut(new), old = cut(old)),
+        text!("transfer-one-piece-weighs-g-instead", new = weight(new), old = weight(old)),
+        text!("transfer-tightest-bend-uses-stretch-metal", new = used(new), old = used(old)),
     ];
     if let (Some(a), Some(b)) = (old.holds(), new.holds()) {
         let (a, b) = (load_told(a.comes_off_n), load_told(b.comes_off_n));
-        differences.push(format!("It pulls open at about {b} instead of {a}."));
+        differences.push(text!("transfer-pulls-open-at-about-instead", b, a));
     }
-    differences.push(format!("A bend takes {} times the effort.", shown(new.effort() / old.effort(), 2)));
+    differences.push(text!("transfer-bend-takes-times-effort", new = shown(new.effort() / old.effort(), 2)));
     differences
 }

@@ -13,6 +13,7 @@ use crate::making::telling::LEVEL_MM;
 use crate::making::{Operation, Perform};
 use crate::shape::{Course, Segment, ball_wire_mm};
 use crate::tool::method::{Hardening, NeckWhen, Rounding, Straightening};
+use lorimant_text::text;
 
 pub(super) type Route = Vec<Box<dyn Perform>>;
 
@@ -136,18 +137,31 @@ impl<'a> Writing<'a> {
             Operation::Spiral => route.push(Box::new(Spiral { what, formed, hint })),
             _ => {
                 let request = self.formed.request;
-                let rule =
-                    COUNTED.get(usize::from(request.value("counted") > 0.5)).copied().unwrap_or_default();
+                let rule = COUNTED
+                    .get(usize::from(request.value("counted") > 0.5))
+                    .copied()
+                    .unwrap_or_default()
+                    .as_str();
                 let counted = (request.value("wraps_n"), rule);
                 route.push(Box::new(Wrap { what, formed, goes_on: n > 0, counted, hint }));
                 let last = self.formed.design.segments.len() - 1;
                 let (left, right) = (self.blank.left_tail_mm, self.blank.right_tail_mm);
                 let done = n + 1 == step.segments.len();
                 if done && right > 0.0 && step.segments.contains(&last) {
-                    route.push(Box::new(Trim { what: "tail", far: true, off_mm: right, left: Left::NoTail }));
+                    route.push(Box::new(Trim {
+                        what: text!("writing-tail"),
+                        far: true,
+                        off_mm: right,
+                        left: Left::NoTail,
+                    }));
                 }
                 if done && left > 0.0 && step.segments.contains(&0) {
-                    route.push(Box::new(Trim { what: "tail", far: false, off_mm: left, left: Left::NoTail }));
+                    route.push(Box::new(Trim {
+                        what: text!("writing-tail"),
+                        far: false,
+                        off_mm: left,
+                        left: Left::NoTail,
+                    }));
                 }
             }
         }
@@ -305,7 +319,7 @@ impl<'a> Writing<'a> {
     fn trim_tail(&self, far: bool, route: &mut Route) {
         let off_mm = if far { self.blank.right_tail_mm } else { self.blank.left_tail_mm };
         if off_mm > 0.0 && !tail_is_off(route, far) {
-            route.push(Box::new(Trim { what: "tail", far, off_mm, left: Left::NoTail }));
+            route.push(Box::new(Trim { what: text!("writing-tail"), far, off_mm, left: Left::NoTail }));
         }
     }
 

@@ -11,6 +11,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::strength::load_told;
 use crate::words::capital;
 use crate::words::length::{LengthUnit, caliper, thickness};
+use lorimant_text::text;
 
 /// How one opening of the first piece takes the other.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -43,7 +44,7 @@ impl Piece {
                 let openings = formed.design.openings.iter().enumerate();
                 let holes = openings
                     .map(|(i, opening)| Hole {
-                        what: format!("{} of the {}", opening.what, request.kind.0.name),
+                        what: text!("mate-of-the", what = opening.what, name = request.kind.0.name),
                         inside_mm: opening.inside_mm,
                         mouth_mm: formed.mouth_mm(i),
                     })
@@ -53,8 +54,11 @@ impl Piece {
             Self::Chain(request) => Self::Rings(RingRequest { rings_n: 1, ..request.ring.clone() }).hangs(),
             Self::Rings(request) => {
                 let plan = request.plan()?;
-                let hole =
-                    Hole { what: "ring".to_owned(), inside_mm: plan.ring_inside_short_mm, mouth_mm: None };
+                let hole = Hole {
+                    what: text!("mate-ring").to_owned(),
+                    inside_mm: plan.ring_inside_short_mm,
+                    mouth_mm: None,
+                };
                 Ok(Hangs { holes: vec![hole], wire_mm: request.wire.profile().thickness_mm() })
             }
         }
@@ -163,7 +167,7 @@ pub struct PartHolds {
 /// The parts of a set, pulled one after another: which gives first.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct SetHolds {
+pub struct SetStrength {
     /// The parts, the weakest first, what does not bear last.
     pub parts: Vec<PartHolds>,
     /// Which gives first, in a sentence.
@@ -190,16 +194,16 @@ const MOST_PARTS: usize = 20;
 ///
 /// # Errors
 /// A fault at `parts` for fewer than two or more than twenty; the faults of a part, within `parts[i]`.
-pub fn weakest(parts: &[Piece], workshop: &Workshop) -> Result<SetHolds, Faults> {
+pub fn weakest(parts: &[Piece], workshop: &Workshop) -> Result<SetStrength, Faults> {
     if !(2..=MOST_PARTS).contains(&parts.len()) {
-        let said = format!("A set of {} cannot be compared. Enter 2 to {MOST_PARTS} parts.", parts.len());
+        let said = text!("mate-set-cannot-be-compared-enter", parts = parts.len(), MOST_PARTS);
         return Err(Fault::new("parts", said).limit(20.0).into());
     }
     let mut held = vec![];
     for (i, piece) in parts.iter().enumerate() {
         let finished = piece.finished(workshop);
         let holds = finished.map_err(|faults| faults.within(&format!("parts[{i}]")))?.holds;
-        let told = holds.map_or("has nothing that opens".to_owned(), |holds| holds.told());
+        let told = holds.map_or(text!("mate-has-nothing-that-opens").to_owned(), |holds| holds.told());
         held.push(PartHolds { called: piece.called(), told, holds });
     }
     let load = |part: &PartHolds| part.holds.map_or(f64::INFINITY, |holds| holds.comes_off_n);
@@ -207,13 +211,13 @@ pub fn weakest(parts: &[Piece], workshop: &Workshop) -> Result<SetHolds, Faults>
     let sentence = match held.as_slice() {
         [weak, next, ..] if weak.holds.is_some() => {
             let others = next.holds.map_or(String::new(), |holds| {
-                format!(" The {} pulls open at {}.", next.called, load_told(holds.comes_off_n))
+                text!("mate-pulls-open-at", called = next.called, comes_off_n = load_told(holds.comes_off_n))
             });
-            format!("Pulled apart, the {} gives way first: {}.{others}", weak.called, weak.told)
+            text!("mate-pulled-apart-gives-way-first", called = weak.called, told = weak.told, others)
         }
-        _ => "Nothing in this set opens when it is pulled.".to_owned(),
+        _ => text!("mate-nothing-in-this-set-opens").to_owned(),
     };
-    Ok(SetHolds { parts: held, sentence })
+    Ok(SetStrength { parts: held, sentence })
 }
 
 /// Which of two gives first when they are pulled apart.
@@ -228,32 +232,31 @@ fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs, unit: LengthUnit) -> Fit {
     let wire = thickness(wire_mm, unit);
     let inside = caliper(hole.inside_mm, unit);
     if wire_mm + CLEARANCE_MM > hole.inside_mm {
-        let sentence = format!("The {}: wire of {wire} does not fit through its {inside} inside.", hole.what);
+        let sentence = text!("mate-wire-does-not-fit-through", what = hole.what, wire, inside);
         return Fit { ok: false, sentence };
     }
     match hole.mouth_mm {
         Some(mouth) if mouth < wire_mm + CLEARANCE_MM => {
-            let sentence =
-                format!("{what}: its mouth of {} is too narrow for {wire} wire.", caliper(mouth, unit));
+            let sentence = text!("mate-its-mouth-too-narrow-for", what, mouth = caliper(mouth, unit), wire);
             Fit { ok: false, sentence }
         }
         Some(mouth) => {
-            let sentence = format!(
-                "{what}: {wire} wire goes in through the mouth of {} and stays while there is a pull. Close \
-                 the mouth below {wire} to keep it for good.",
-                caliper(mouth, unit)
-            );
+            let sentence = text!("mate-wire-goes-in-through-mouth", what, wire, mouth = caliper(mouth, unit));
             Fit { ok: true, sentence }
         }
         None => {
             let open = if guest.holes.iter().any(|hole| hole.mouth_mm.is_some()) {
                 ""
             } else {
-                ", once one of the two is opened sideways"
+                text!("mate-once-one-two-opened-sideways")
             };
-            let sentence = format!(
-                "{what}: {wire} wire fits its {inside} inside with {} to spare{open}.",
-                caliper(hole.inside_mm - wire_mm, unit)
+            let sentence = text!(
+                "mate-wire-fits-its-inside-with",
+                what,
+                wire,
+                inside,
+                inside_mm = caliper(hole.inside_mm - wire_mm, unit),
+                open
             );
             Fit { ok: true, sentence }
         }

@@ -18,6 +18,7 @@ use crate::wire::Wire;
 use crate::words::counted;
 use crate::words::length::{LengthUnit, on_ruler};
 use crate::words::sentence;
+use lorimant_text::text;
 
 /// A piece that can be made.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -46,7 +47,7 @@ pub struct Blanks {
 impl Blanks {
     /// In words: `24 blanks of 61.5 mm`.
     pub fn shown(&self, unit: LengthUnit) -> String {
-        format!("{} of {}", counted(self.n, "blank"), on_ruler(self.flush_mm, unit))
+        text!("piece-of", n = text!("count-blank", n = self.n), flush_mm = on_ruler(self.flush_mm, unit))
     }
 }
 
@@ -64,7 +65,7 @@ impl Piece {
     pub fn called(&self) -> &'static str {
         match self {
             Self::Rings(_) => "ring",
-            Self::Finding(request) => request.kind.0.name,
+            Self::Finding(request) => request.kind.0.name.as_str(),
             Self::Chain(_) => "chain",
         }
     }

@@ -12,6 +12,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::words::length::LengthUnit;
 use crate::words::scale::sold_by;
+use lorimant_text::{Text, text};
 
 /// What goes into pieces of one kind. Money in the workshop's currency.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -150,7 +151,7 @@ impl CostStart {
             pieces_n,
         };
         let wires: Vec<String> = cut.iter().map(|(wire, _)| wire.shown(unit)).collect();
-        Ok(Self { request, wire_shown: wires.join(" and "), price_from: price_from.join(" ") })
+        Ok(Self { request, wire_shown: wires.join(text!("sentence-and")), price_from: price_from.join(" ") })
     }
 }
 
@@ -158,14 +159,11 @@ impl CostStart {
 fn priced(rack: &Rack, wire: &Wire) -> (Decimal, String) {
     match rack.per_metre(wire) {
         Some((mean, PriceFrom::Lots(n))) => {
-            let lots = if n == 1 { "the lot".to_owned() } else { format!("the {n} lots") };
-            (mean, format!("Price from {lots} of this wire in stock."))
+            let lots = if n == 1 { text!("rack-cost-lot").to_owned() } else { text!("rack-cost-lots", n) };
+            (mean, text!("rack-cost-price-from-this-wire-in", lots))
         }
-        Some((metre, PriceFrom::Metal)) => (
-            metre,
-            "No lot of this wire has a price. Calculated from the price of a gram of its metal.".to_owned(),
-        ),
-        None => (Decimal::ZERO, "Neither this wire nor its metal has a price yet. Enter one.".to_owned()),
+        Some((metre, PriceFrom::Metal)) => (metre, text!("rack-cost-no-lot-this-wire-has").to_owned()),
+        None => (Decimal::ZERO, text!("rack-cost-neither-this-wire-nor-its").to_owned()),
     }
 }
 
@@ -174,9 +172,12 @@ fn decimal(value: f64) -> Decimal {
 }
 
 impl CostRequest {
-    const WIRE: Span = Span { noun: "wire for a piece", unit: " mm", least: 0.1, most: 100_000.0 };
-    const LOSS: Span = Span { noun: "share that is lost", unit: "", least: 0.0, most: 1.0 };
-    const MINUTES: Span = Span { noun: "hand time", unit: " min", least: 0.0, most: 10_000.0 };
+    const WIRE: Span =
+        Span { noun: Text::named("rack-cost-wire-for-piece"), unit: " mm", least: 0.1, most: 100_000.0 };
+    const LOSS: Span =
+        Span { noun: Text::named("rack-cost-share-that-lost"), unit: "", least: 0.0, most: 1.0 };
+    const MINUTES: Span =
+        Span { noun: Text::named("rack-cost-hand-time"), unit: " min", least: 0.0, most: 10_000.0 };
 
     /// Checks everything about it.
     ///
@@ -197,7 +198,7 @@ impl CostRequest {
         }
         faults.keep(check_money("bought", self.bought));
         if self.pieces_n == 0 || self.pieces_n > 1_000_000 {
-            let said = format!("{} is not a number of pieces. Enter 1 to 1,000,000.", self.pieces_n);
+            let said = text!("rack-cost-not-number-pieces-enter-1", pieces_n = self.pieces_n);
             faults.add(Fault::new("pieces_n", said).limit(1_000_000.0));
         }
         faults.into_result()
@@ -246,33 +247,36 @@ impl CostRequest {
             .and_then(|bought| ((bought - material) * n).checked_div(hours))
             .map(|earned| earned.round_dp(2));
         let money = |amount: Decimal| amount.round_dp(4).normalize();
-        let working = format!(
-            "{} {long} × {} + {} + {} min × {}/h{} = {}",
-            money(lengths),
-            money(self.wire_price),
-            money(self.consumables),
-            money(decimal(self.minutes)),
-            money(self.hour_rate),
-            if self.setting_up_minutes > 0.0 { format!(" + {} / {n}", money(once)) } else { String::new() },
-            money(each)
+        let working = text!(
+            "rack-cost-min-h",
+            lengths = money(lengths),
+            long,
+            wire_price = money(self.wire_price),
+            consumables = money(self.consumables),
+            minutes = money(decimal(self.minutes)),
+            hour_rate = money(self.hour_rate),
+            value = if self.setting_up_minutes > 0.0 {
+                format!(" + {} / {n}", money(once))
+            } else {
+                String::new()
+            },
+            each = money(each)
         );
-        let one = if self.bought_pair { "a pair" } else { "one" };
-        let unpaid =
-            if hours > Decimal::ZERO { "" } else { "Your time is not counted yet: enter the minutes. " };
+        let one = if self.bought_pair { text!("rack-cost-pair") } else { "one" };
+        let unpaid = if hours > Decimal::ZERO { "" } else { text!("rack-cost-your-time-not-counted-yet") };
         let sentence = match (self.bought, break_even_n, hour_earns) {
-            (None, ..) => format!("Enter what {one} costs to buy, to see whether making it pays."),
+            (None, ..) => text!("rack-cost-enter-what-costs-buy-see", one),
             (Some(bought), None, earns) => {
-                let earns =
-                    earns.map_or(String::new(), |e| format!(" Your hour earns {e}, less than your rate."));
-                format!("Bought for {}, {one} is never cheaper to make at this rate.{earns}", money(bought))
+                let earns = earns.map_or(String::new(), |e| text!("rack-cost-your-hour-earns-less-than", e));
+                text!("rack-cost-bought-for-never-cheaper-make", bought = money(bought), one, earns)
             }
             (Some(_), Some(count), earns) => {
                 let from = if count <= 1 {
-                    "Making pays from the first piece.".to_owned()
+                    text!("rack-cost-making-pays-from-first-piece").to_owned()
                 } else {
-                    format!("Making pays from {count} pieces.")
+                    text!("rack-cost-making-pays-from-pieces", count)
                 };
-                earns.map_or(from.clone(), |e| format!("{from} Your hour earns {e} compared with buying."))
+                earns.map_or(from.clone(), |e| text!("rack-cost-your-hour-earns-compared-with", from, e))
             }
         };
         let sentence = format!("{unpaid}{sentence}");

@@ -5,9 +5,10 @@ use jiff::{Span, ToSpan as _};
 
 use crate::words::number::read_count;
 use crate::words::quoted;
+use lorimant_text::{Text, text};
 
 /// How a day is written, for the sentence that asks for it.
-const EXAMPLE: &str = "Write it as 5 December, Friday or in 2 weeks.";
+const EXAMPLE: Text = Text::named("day-write-as-5-december-friday");
 
 /// Weekdays by their names and what they are shortened to.
 const WEEKDAYS: [(Weekday, &[&str]); 7] = [
@@ -53,7 +54,7 @@ const MONTHS: [(&str, &str); 12] = [
 /// A sentence where it is no day, or may be two.
 pub fn read(text: &str, today: Date) -> Result<Date, String> {
     let typed = text.trim().to_lowercase();
-    let no_day = || format!("{} is not a day. {EXAMPLE}", quoted(text.trim()));
+    let no_day = || text!("day-not-day", text = quoted(text.trim()), EXAMPLE);
     if let Some(numbers) = in_numbers(&typed, today) {
         return numbers;
     }
@@ -82,7 +83,12 @@ pub fn read(text: &str, today: Date) -> Result<Date, String> {
         ["next", name] if weekday(name).is_some() => {
             let first = weekday(name).and_then(|day| coming(today, day)).ok_or_else(no_day)?;
             let second = later(first, 1.week()).ok_or_else(no_day)?;
-            Err(format!("{} could be {} or {}. Write the date.", quoted(text), short(first), short(second)))
+            Err(text!(
+                "day-could-be-or-write-date",
+                text = quoted(text),
+                first = short(first),
+                second = short(second)
+            ))
         }
         ["this" | "coming", name] | [name] if weekday(name).is_some() => {
             weekday(name).and_then(|day| coming(today, day)).ok_or_else(no_day)
@@ -190,7 +196,7 @@ fn with_month(parts: &[&str], today: Date) -> Option<Result<Date, String>> {
     Some(dated(day, month, year, today).and_then(|found| match named {
         Some(named) if named != found.weekday() => {
             let is = found.strftime("%-d %B %Y is a %A").to_string();
-            Err(format!("{is}. Check the day."))
+            Err(text!("day-check-day", is))
         }
         _ => Ok(found),
     }))
@@ -205,7 +211,7 @@ fn dated(day: i8, month: i8, year: Option<i16>, today: Date) -> Result<Date, Str
         let (_, name) = MONTHS[usize::try_from(month - 1).unwrap_or(0)];
         let mut name = name.to_owned();
         name[..1].make_ascii_uppercase();
-        format!("There is no {day} {name}{}.", year.map(|year| format!(" {year}")).unwrap_or_default())
+        text!("day-there-no", day, name, year = year.map(|year| format!(" {year}")).unwrap_or_default())
     })
 }
 
@@ -221,7 +227,7 @@ fn in_numbers(text: &str, today: Date) -> Option<Result<Date, String>> {
     let whole = |day: Option<i8>, month: Option<i8>, year: Option<i16>| {
         Some(match (day, month) {
             (Some(day), Some(month @ 1..=12)) => dated(day, month, year, today),
-            _ => Err(format!("{} is not a day. {EXAMPLE}", quoted(text))),
+            _ => Err(text!("day-not-day", text = quoted(text), EXAMPLE)),
         })
     };
     let (first, second, year) = match parts.as_slice() {
@@ -240,5 +246,5 @@ fn in_numbers(text: &str, today: Date) -> Option<Result<Date, String>> {
         dated(day.unwrap_or(0), month.unwrap_or(1), year, today).map(short).unwrap_or_default()
     };
     let (one, other) = (told(first, second), told(second, first));
-    Some(Err(format!("{} could be {one} or {other}. Write the month as a word.", quoted(text))))
+    Some(Err(text!("day-could-be-or-write-month", text = quoted(text), one, other)))
 }

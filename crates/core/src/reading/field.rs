@@ -11,30 +11,31 @@ use crate::wire::Wire;
 use crate::words::length::{self, Habits};
 use crate::words::number::{self, unmistakable};
 use crate::words::{mass, quoted, words};
+use lorimant_text::text;
 
 words! {
     /// What a field asks for.
-    pub enum Reads ("kind of field") {
+    pub enum Reads ("reads") {
         /// A length, written in any way; mm.
-        Length = "length", "length";
+        Length = "length";
         /// A length left over, with a minus before it where it was missing; mm.
-        Over = "over", "length left over";
+        Over = "over";
         /// Several lengths with commas or semicolons between; mm.
-        Lengths = "lengths", "lengths";
+        Lengths = "lengths";
         /// A length or a weight of the form's wire; mm.
-        OfWire = "of-wire", "length or weight of wire";
+        OfWire = "of-wire";
         /// A weight, grams where no unit is written; g.
-        Mass = "mass", "weight";
+        Mass = "mass";
         /// An amount of money in the workshop's currency.
-        Money = "money", "amount of money";
+        Money = "money";
         /// Hundredths; given as a share, 5 % as 0.05.
-        Percent = "percent", "share in percent";
+        Percent = "percent";
         /// A whole number.
-        Count = "count", "whole number";
+        Count = "count";
         /// Minutes, or hours where that is written; minutes.
-        Minutes = "minutes", "time";
+        Minutes = "minutes";
         /// A force; N.
-        Newtons = "newtons", "load";
+        Newtons = "newtons";
     }
 }
 
@@ -42,15 +43,15 @@ impl Reads {
     /// How one is written, for the sentence that asks for it.
     pub fn example(self) -> &'static str {
         match self {
-            Self::Length => "5 mm, 3/16\" or 18 awg",
-            Self::Over => "2 mm, or -2 mm where it was missing",
-            Self::Lengths => "2, 3, 5 mm",
-            Self::OfWire => "3 m, 10 ft or 50 g",
+            Self::Length => text!("field-5-mm-3-16-or"),
+            Self::Over => text!("field-2-mm-or-2-mm"),
+            Self::Lengths => text!("field-2-3-5-mm"),
+            Self::OfWire => text!("field-3-m-10-ft-or"),
             Self::Mass => "12.5 g",
             Self::Money => "14.80",
             Self::Percent => "5",
             Self::Count => "24",
-            Self::Minutes => "12 or 1.5 h",
+            Self::Minutes => text!("field-12-or-1-5-h"),
             Self::Newtons => "500 g",
         }
     }
@@ -119,7 +120,7 @@ impl TypedField {
         let text = self.text.trim();
         let fault = |said: String| Fault::new(self.field.as_str(), said);
         if text.is_empty() {
-            let said = || format!("Nothing entered. Write it as {}.", self.reads.example());
+            let said = || text!("field-nothing-entered-write-as", reads = self.reads.example());
             return if self.needed { Err(fault(said())) } else { Ok(found) };
         }
         let lower = text.to_lowercase();
@@ -156,7 +157,7 @@ impl TypedField {
             return said;
         }
         let (text, noun, example) = (quoted(&self.text), self.reads.shown(), self.reads.example());
-        format!("{text} is not a valid {noun}. Write it as {example}.")
+        text!("field-not-valid-write-as", text, noun, example)
     }
 }
 
@@ -196,7 +197,7 @@ pub fn amount(text: &str, habits: Habits) -> Result<Amount, String> {
     if let Some(grams) = mass::read(&plain) {
         return Ok(Amount::Mass(grams));
     }
-    let neither = |_| format!("{} is neither a length nor a weight. Try 3 m, 10 ft or 50 g.", quoted(text));
+    let neither = |_| text!("field-neither-length-nor-weight-try", text = quoted(text));
     length::read(plain.trim(), habits).map(|reading| Amount::Length(reading.mm)).map_err(neither)
 }
 
@@ -210,7 +211,7 @@ fn a_length(text: &str, habits: Habits) -> Result<f64, String> {
 
 /// A length of this wire, to the micrometre where it was given by weight.
 fn of_wire(text: &str, wire: Option<&Wire>, habits: Habits) -> Result<f64, String> {
-    let wire = wire.ok_or("Enter the wire first.")?;
+    let wire = wire.ok_or(text!("field-enter-wire-first"))?;
     Ok(match amount(text, habits)? {
         Amount::Length(mm) => mm,
         Amount::Mass(grams) => (wire.length_of_mm(grams) * 1e3).round() / 1e3,

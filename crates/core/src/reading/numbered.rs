@@ -7,6 +7,7 @@ use winnow::prelude::*;
 use crate::tool::mandrel::Mandrel;
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::{backtrack, word_end};
+use lorimant_text::text;
 
 /// Knitting needles by their US number, mm.
 const US_NEEDLES: [(&str, f64); 18] = [
@@ -108,7 +109,7 @@ fn needle(input: &mut &str) -> ModalResult<Mandrel> {
     let number = one_of(input, table).ok_or_else(backtrack)?;
     needle_word.parse_next(input)?;
     let country = if us { "US" } else { "UK" };
-    Ok(named(number.1, format!("{country} {} needle", number.0)))
+    Ok(named(number.1, text!("numbered-needle", country, number = number.0)))
 }
 
 /// `10 1/2 needle`: only American needles have halves.
@@ -118,7 +119,7 @@ fn half_needle(input: &mut &str) -> ModalResult<Mandrel> {
         US_NEEDLES.iter().copied().filter(|(written, _)| written.contains(['/', '.'])).collect();
     let number = one_of(input, &halves).ok_or_else(backtrack)?;
     needle_word.parse_next(input)?;
-    Ok(named(number.1, format!("US {} needle", number.0)))
+    Ok(named(number.1, text!("numbered-us-needle", number = number.0)))
 }
 
 /// The longest written number of a table at the head of the input.
@@ -146,7 +147,7 @@ fn drill(input: &mut &str) -> ModalResult<Mandrel> {
     let n = digit1.parse_to::<usize>().parse_next(input)?;
     drill_word.parse_next(input)?;
     let mil = n.checked_sub(1).and_then(|at| DRILLS_MIL.get(at)).ok_or_else(backtrack)?;
-    Ok(named(mil * MM_PER_INCH / 1000.0, format!("number {n} drill")))
+    Ok(named(mil * MM_PER_INCH / 1000.0, text!("numbered-number-drill", n)))
 }
 
 fn letter_drill(input: &mut &str) -> ModalResult<Mandrel> {
@@ -156,5 +157,8 @@ fn letter_drill(input: &mut &str) -> ModalResult<Mandrel> {
     drill_word.parse_next(input)?;
     let at = usize::from(u8::try_from(letter).unwrap_or(b'a') - b'a');
     let mil = LETTERS_MIL.get(at).ok_or_else(backtrack)?;
-    Ok(named(mil * MM_PER_INCH / 1000.0, format!("letter {} drill", letter.to_ascii_uppercase())))
+    Ok(named(
+        mil * MM_PER_INCH / 1000.0,
+        text!("numbered-letter-drill", letter = letter.to_ascii_uppercase()),
+    ))
 }

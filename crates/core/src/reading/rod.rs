@@ -9,6 +9,7 @@ use crate::tool::mandrel::{Mandrel, Shape};
 use crate::tool::workshop::Workshop;
 use crate::words::length::{self, Typed};
 use crate::words::{backtrack, number, quoted, word_end};
+use lorimant_text::text;
 
 /// Names that every workshop calls a rod by.
 pub(crate) const COMMON: [&str; 15] = [
@@ -49,10 +50,7 @@ pub fn read(text: &str, workshop: &Workshop) -> Result<Mandrel, Fault> {
     match rod(&mut rest, workshop) {
         Ok(rod) if rest.trim().is_empty() => Ok(meant(rod, workshop)),
         _ => {
-            let said = format!(
-                "{} is not a rod. Try 5 mm, 3/16 in dowel, 6 mm hexagonal rod or 8 × 5 mm oval rod.",
-                quoted(text)
-            );
+            let said = text!("rod-not-rod-try-5-mm", text = quoted(text));
             Err(Fault::new("mandrel.diameter_mm", said))
         }
     }

@@ -14,6 +14,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
 use crate::words::length::both;
+use lorimant_text::{Text, text};
 
 /// Most rods offered for a ring; the rest are further off than these.
 pub const MOST_CANDIDATES: usize = 24;
@@ -96,7 +97,8 @@ pub struct RodChoice {
 }
 
 impl RingTarget {
-    const TARGET: Span = Span { noun: "inside diameter", unit: " mm", least: 0.1, most: 300.0 };
+    const TARGET: Span =
+        Span { noun: Text::named("backwards-inside-diameter"), unit: " mm", least: 0.1, most: 300.0 };
 
     /// The same with what the workshop knows of its lot by now.
     #[must_use]
@@ -161,13 +163,11 @@ impl RingTarget {
         if let Some(short) = self.target_inside_short_mm {
             faults.keep(Self::TARGET.check("target_inside_short_mm", short));
             let said = match self.shape {
-                Shape::Oval if short > target => format!(
-                    "The short way of {} is longer than the long one of {}. Swap them.",
-                    both(short),
-                    both(target)
-                ),
+                Shape::Oval if short > target => {
+                    text!("backwards-short-way-longer-than-long", short = both(short), target = both(target))
+                }
                 Shape::Oval => String::new(),
-                shape => format!("A {shape} ring has no short way. Leave it out."),
+                shape => text!("backwards-ring-has-no-short-way", shape),
             };
             if !said.is_empty() {
                 faults.add(Fault::new("target_inside_short_mm", said).limit(target));
@@ -230,12 +230,11 @@ impl RingTarget {
         // Too small a rod may leave nothing of a ring whose cut takes a whole turn.
         let smallest = self.ring_on(&bending, self.rod(least).outline()).map_or(0.0, Outline::across);
         if target < smallest - 1e-9 {
-            let said = format!(
-                "This wire makes no ring {} inside: on the thinnest rod it can take, {}, it gives {}. Enter \
-                 at least that, or use thinner wire.",
-                both(target),
-                both(least),
-                both(smallest)
+            let said = text!(
+                "backwards-this-wire-makes-no-ring",
+                target = both(target),
+                least = both(least),
+                smallest = both(smallest)
             );
             return Err(Fault::new("target_inside_diameter_mm", said).limit(smallest));
         }
@@ -248,17 +247,16 @@ impl RingTarget {
             None => Some(wanted),
         };
         let Some(closed) = shut else {
-            let said = format!("No ring hammered this thin is only {} inside. Hammer it less.", both(target));
+            let said = text!("backwards-no-ring-hammered-this-thin", target = both(target));
             return Err(Fault::new("target_inside_diameter_mm", said));
         };
         let relaxed = closed.with_perimeter(closed.perimeter() + taken);
         outline_for(&bending, relaxed).map(Outline::across).ok_or_else(|| {
-            let said = format!(
-                "This {} {} springs straight before it makes a ring {} inside. Use softer or thicker wire, \
-                 or a smaller ring.",
-                self.wire.temper,
-                self.wire.metal,
-                both(target)
+            let said = text!(
+                "backwards-this-springs-straight-before-makes",
+                temper = self.wire.temper,
+                metal = self.wire.metal,
+                target = both(target)
             );
             Fault::new("target_inside_diameter_mm", said).limit(smallest)
         })

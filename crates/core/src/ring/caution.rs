@@ -13,6 +13,7 @@ use crate::wire::section::Section;
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN};
 use crate::words::capital;
 use crate::words::length::thickness;
+use lorimant_text::{fixed, text};
 
 /// A short caution where the step is. The maker of the tool, local rules and qualified people come
 /// first.
@@ -33,23 +34,9 @@ impl Winding {
     /// What can hurt while winding this way.
     pub fn caution(self) -> Caution {
         match self {
-            Self::Hand => caution(
-                Level::Note,
-                "The end of the wire whips round as you wind: wear safety glasses and keep the tail under a \
-                 thumb or clamp.",
-            ),
-            Self::PinVise => caution(
-                Level::Note,
-                "Turn the vise slowly and keep tension until the end is clipped: a loose coil whips. Wear \
-                 safety glasses.",
-            ),
-            Self::SlowDrill => caution(
-                Level::Watch,
-                "A turning rod pulls in wire, hair, sleeves and gloves. Use the lowest speed, guide the \
-                 wire with a wood or leather block, and let go of the switch first. Some wear leather \
-                 against the wire, but gloves can catch near rotation. Follow the drill maker's \
-                 instructions.",
-            ),
+            Self::Hand => caution(Level::Note, text!("caution-end-wire-whips-round-as")),
+            Self::PinVise => caution(Level::Note, text!("caution-turn-vise-slowly-keep-tension")),
+            Self::SlowDrill => caution(Level::Watch, text!("caution-turning-rod-pulls-in-wire")),
         }
     }
 }
@@ -58,25 +45,10 @@ impl Method {
     /// What can hurt while cutting this way.
     pub fn caution(self) -> Caution {
         match self {
-            Self::Saw => caution(
-                Level::Note,
-                "Wear glasses, apron under the pin, blade waxed. A dowel in the coil keeps it from rocking. \
-                 Don't squeeze it: a trapped blade snaps and flies. Don't breathe in the dust.",
-            ),
-            Self::DoubleFlush => caution(
-                Level::Note,
-                "Every snip throws a sliver: wear safety glasses and hold a hand or cloth round the cut. \
-                 Don't cut thicker wire than the cutter's maker allows.",
-            ),
-            Self::Shears => caution(
-                Level::Note,
-                "Rings jump off the tips of the shears: wear safety glasses, keep fingers behind the \
-                 blades, and file the burr.",
-            ),
-            Self::SingleSnip => caution(
-                Level::Note,
-                "Cut ends fly and pinched ends are sharp: wear safety glasses, and file what will touch skin.",
-            ),
+            Self::Saw => caution(Level::Note, text!("caution-wear-glasses-apron-under-pin")),
+            Self::DoubleFlush => caution(Level::Note, text!("caution-every-snip-throws-sliver-wear")),
+            Self::Shears => caution(Level::Note, text!("caution-rings-jump-off-tips-shears")),
+            Self::SingleSnip => caution(Level::Note, text!("caution-cut-ends-fly-pinched-ends")),
         }
     }
 }
@@ -105,38 +77,18 @@ impl RingPlan {
         let advice = Anneal::advice(wire, &workshop.gear);
         let mut found = vec![];
         if self.strain_used > CRACK_STRAIN {
-            found.push(caution(
-                Level::Stop,
-                format!(
-                    "Will probably crack: this bend needs more stretch than the metal has left. \
-                         {advice} (Estimate.)"
-                ),
-            ));
+            found.push(caution(Level::Stop, text!("caution-will-probably-crack-this-bend", advice)));
         } else if self.strain_used > WATCH_STRAIN {
-            found.push(caution(
-                Level::Watch,
-                format!(
-                    "Close to cracking: this bend uses most of the stretch the metal has left. {advice} \
-                         (Estimate.)"
-                ),
-            ));
+            found.push(caution(Level::Watch, text!("caution-close-cracking-this-bend-uses", advice)));
         }
         if self.hand_effort > BEYOND_HANDS {
             found.push(caution(
                 Level::Stop,
-                format!(
-                    "Too hard to wind by hand: {:.0} times the effort of 20 AWG soft copper. Use thinner or \
-                     softer wire, or a machine.",
-                    self.hand_effort
-                ),
+                text!("caution-too-hard-wind-by-hand", hand_effort = fixed(self.hand_effort, 0)),
             ));
         }
         if self.springback_ratio < 0.7 {
-            found.push(caution(
-                Level::Watch,
-                "This coil springs open a lot, so small differences in the wire show. Wind a few turns as a \
-                 trial and measure them.",
-            ));
+            found.push(caution(Level::Watch, text!("caution-this-coil-springs-open-lot")));
         }
         if request.cutting.method == Method::Saw {
             let blade = request.cutting.blade_for(wire.size_mm);
@@ -144,47 +96,31 @@ impl RingPlan {
             if teeth < LEAST_TEETH && blade == Blade::B8o {
                 found.push(caution(
                     Level::Watch,
-                    format!(
-                        "Even the finest blade has only {teeth:.1} teeth in wire of {}: saw lightly, or use \
-                         a flush cutter.",
-                        thickness(wire.size_mm, unit)
+                    text!(
+                        "caution-even-finest-blade-has-only",
+                        teeth = fixed(teeth, 1),
+                        size_mm = thickness(wire.size_mm, unit)
                     ),
                 ));
             }
         }
         if wire.section == Section::Square {
-            found.push(caution(
-                Level::Note,
-                "Square wire must not twist as you wind it: guide it flat and check each turn's face.",
-            ));
+            found.push(caution(Level::Note, text!("caution-square-wire-must-not-twist")));
         }
         if !matches!(request.mandrel.shape, Shape::Round | Shape::Oval) {
-            found.push(caution(
-                Level::Note,
-                "A coil with corners turns a little as it springs, so its corners no longer line up. Cut along the \
-                 middle of a flat and press each ring true.",
-            ));
+            found.push(caution(Level::Note, text!("caution-coil-with-corners-turns-little")));
         }
         if self.hand_effort > 12.0 {
-            found.push(caution(
-                Level::Watch,
-                "Heavy on the hands: wind in short sessions with straight wrists. If pain stays, see a doctor.",
-            ));
+            found.push(caution(Level::Watch, text!("caution-heavy-on-hands-wind-in")));
         }
         if wire.metal.figures().nickel == Nickel::Contained {
             found.push(caution(
                 Level::Watch,
-                format!(
-                    "{} contains nickel: not against skin, not in an ear. Nickel rules differ by country.",
-                    capital(wire.metal.shown())
-                ),
+                text!("caution-contains-nickel-not-against-skin", metal = capital(wire.metal.shown())),
             ));
         }
         if wire.temper >= Temper::ExtraHard {
-            found.push(caution(
-                Level::Watch,
-                "Hard wire under tension whips when it slips: clamp both ends and shield your face.",
-            ));
+            found.push(caution(Level::Watch, text!("caution-hard-wire-under-tension-whips")));
         }
         found.push(request.winding.caution());
         found.push(request.cutting.method.caution());

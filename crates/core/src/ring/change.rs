@@ -17,6 +17,7 @@ use crate::wire::strength::{CRACK_STRAIN, load_told};
 use crate::words::length::{self, LengthUnit, caliper, thickness};
 use crate::words::sentence::{Change, Choice, next};
 use crate::words::{self, number, quoted};
+use lorimant_text::{fixed, text};
 
 impl RingRequest {
     /// The request with one word changed. The result may still have faults that planning finds.
@@ -47,7 +48,7 @@ impl RingRequest {
             Change::Typed(text) => self.typed(slot, text, workshop),
             Change::Nudge(steps) => self.nudged(slot, *steps, workshop),
             Change::Pulled(_) => {
-                let said = "A ring plan has no dimension to drag on its drawing. Type it.";
+                let said = text!("ring-change-ring-plan-has-no-dimension");
                 Err(Fault::new(field_of(slot), said).into())
             }
         }?;
@@ -247,16 +248,24 @@ impl RingRequest {
             Slot::Lot | Slot::Size => lots(&self.wire, workshop)
                 .into_iter()
                 .map(|lot| {
-                    with(&lot.map_or("not from a spool in stock".to_owned(), LotFactor::shown), &|r| {
-                        r.wire.lot = lot
-                    })
+                    with(
+                        &lot.map_or(
+                            text!("ring-change-not-from-spool-in-stock").to_owned(),
+                            LotFactor::shown,
+                        ),
+                        &|r| r.wire.lot = lot,
+                    )
                 })
                 .collect(),
             Slot::Making => self.making_choices(workshop),
             Slot::Pulls => [0, 5, 10, 15, 20]
                 .iter()
                 .map(|n| {
-                    let label = if *n == 0 { "by fingers only".to_owned() } else { format!("{n} pulls") };
+                    let label = if *n == 0 {
+                        text!("ring-change-by-fingers-only").to_owned()
+                    } else {
+                        text!("ring-change-pulls", n)
+                    };
                     with(&label, &|r| r.pulls_n = *n)
                 })
                 .collect(),
@@ -266,8 +275,9 @@ impl RingRequest {
                 let to = |share: Option<f64>| share.map(|share| (share * h * 20.0).round() / 20.0);
                 thin.iter()
                     .map(|share| {
-                        let label = to(*share)
-                            .map_or("not hammered".to_owned(), |mm| thickness(mm, workshop.habits.unit));
+                        let label = to(*share).map_or(text!("ring-change-not-hammered").to_owned(), |mm| {
+                            thickness(mm, workshop.habits.unit)
+                        });
                         with(&label, &|r| r.hammered_mm = to(*share))
                     })
                     .collect()
@@ -276,7 +286,7 @@ impl RingRequest {
             Slot::Metal => {
                 let metals = Metal::ALL.iter().map(|m| with(m.shown(), &|r| r.wire.metal = *m));
                 let surfaces = self.wire.other_surfaces();
-                let covered = surfaces.map(|s| with(&format!("{s} wire"), &|r| r.wire.surface = s));
+                let covered = surfaces.map(|s| with(&text!("ring-change-wire", s), &|r| r.wire.surface = s));
                 metals.chain(covered).collect()
             }
             Slot::Section => Section::ALL.iter().map(|s| with(s.shown(), &|r| r.wire.section = *s)).collect(),
@@ -285,10 +295,10 @@ impl RingRequest {
                 let cut = |method, filed| Cutting { method, filed, ..self.cutting.clone() };
                 [
                     ("sawn", cut(Method::Saw, self.cutting.filed)),
-                    ("flush cut twice", cut(Method::DoubleFlush, self.cutting.filed)),
+                    (text!("ring-change-flush-cut-twice"), cut(Method::DoubleFlush, self.cutting.filed)),
                     (Method::Shears.shown(), cut(Method::Shears, false)),
-                    ("snipped once", cut(Method::SingleSnip, false)),
-                    ("snipped once and filed", cut(Method::SingleSnip, true)),
+                    (text!("ring-change-snipped-once"), cut(Method::SingleSnip, false)),
+                    (text!("ring-change-snipped-once-filed"), cut(Method::SingleSnip, true)),
                 ]
                 .iter()
                 .map(|(label, cutting)| with(label, &|r| r.cutting = cutting.clone()))
@@ -320,41 +330,60 @@ fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>, un
         Ok(plan) => plan,
         Err(faults) => return faults.0.first().map_or(String::new(), |fault| fault.sentence.clone()),
     };
-    let ring = format!("ring {}", caliper(plan.ring_inside_diameter_mm, unit));
+    let ring =
+        text!("ring-change-ring", ring_inside_diameter_mm = caliper(plan.ring_inside_diameter_mm, unit));
     match slot {
         Slot::Temper | Slot::Metal | Slot::Pulls | Slot::Hammered => {
-            let cracks = if plan.strain_used > CRACK_STRAIN { ": will probably crack" } else { "" };
+            let cracks =
+                if plan.strain_used > CRACK_STRAIN { text!("ring-change-will-probably-crack") } else { "" };
             let used = 100.0 * plan.strain_used;
-            format!(
-                "{ring}, opens at {}, bending uses {used:.0} % of its stretch{cracks}",
-                load_told(plan.opening_force_n)
+            text!(
+                "ring-change-opens-at-bending-uses-its",
+                ring,
+                opening_force_n = load_told(plan.opening_force_n),
+                used = fixed(used, 0),
+                cracks
             )
         }
         Slot::Section => {
-            format!("{ring}, {:.1} g of wire, opens at {}", plan.wire_mass_g, load_told(plan.opening_force_n))
+            text!(
+                "ring-change-g-wire-opens-at",
+                ring,
+                wire_mass_g = fixed(plan.wire_mass_g, 1),
+                opening_force_n = load_told(plan.opening_force_n)
+            )
         }
         Slot::Lot | Slot::Size => {
-            let lot = request.wire.lot.map_or("± 15 %, as in handbooks".to_owned(), LotFactor::told);
+            let lot =
+                request.wire.lot.map_or(text!("ring-change-15-as-in-handbooks").to_owned(), LotFactor::told);
             format!("{ring} ± {}: {lot}", caliper(plan.ring_inside_hand_mm, unit))
         }
         Slot::Winding => request.winding.caution().text,
         Slot::Cutting => {
-            format!(
-                "{ring}, {} of wire a ring",
-                caliper(plan.wire_length_mm / f64::from(request.rings_n), unit)
+            text!(
+                "ring-change-wire-ring",
+                ring,
+                wire_length_mm = caliper(plan.wire_length_mm / f64::from(request.rings_n), unit)
             )
         }
         Slot::Blade => {
             let blade = request.cutting.blade_for(request.wire.size_mm);
             let teeth = blade.teeth_in(request.wire.size_mm);
-            let few = if teeth < LEAST_TEETH { ", few" } else { "" };
-            format!(
-                "kerf {}, {teeth:.1} teeth in the wire{few}: {ring}",
-                thickness(blade.thickness_mm(), unit)
+            let few = if teeth < LEAST_TEETH { text!("ring-change-few") } else { "" };
+            text!(
+                "ring-change-kerf-teeth-in-wire",
+                blade = thickness(blade.thickness_mm(), unit),
+                teeth = fixed(teeth, 1),
+                few,
+                ring
             )
         }
         Slot::Mandrel => match request.mandrel.shape {
-            Shape::Oval => format!("{ring} long, {} short", caliper(plan.ring_inside_short_mm, unit)),
+            Shape::Oval => text!(
+                "ring-change-long-short",
+                ring,
+                ring_inside_short_mm = caliper(plan.ring_inside_short_mm, unit)
+            ),
             _ => ring,
         },
         Slot::Rings | Slot::Inside | Slot::Making => String::new(),
@@ -380,7 +409,7 @@ fn read_pulls(text: &str) -> Result<u32, Fault> {
         return Ok(0);
     }
     digits.parse().map_err(|_| {
-        Fault::new("pulls_n", format!("{} is not a number of pulls. Enter 0 to 60.", quoted(text)))
+        Fault::new("pulls_n", text!("ring-change-not-number-pulls-enter-0", text = quoted(text)))
     })
 }
 
@@ -392,13 +421,18 @@ fn read_count(text: &str) -> Result<u32, Fault> {
     let read = number::read_count(digits).filter(|n| (0.0..=most).contains(n)).map(|n| n as u32);
     read.ok_or_else(|| {
         let why = match digits {
-            digits if digits.starts_with('-') => "is negative",
-            digits if number::read_count(digits).is_some() => "is too many for one plan",
-            _ => "is not a whole number of rings",
+            digits if digits.starts_with('-') => text!("ring-change-negative"),
+            digits if number::read_count(digits).is_some() => text!("ring-change-too-many-for-one-plan"),
+            _ => text!("ring-change-not-whole-number-rings"),
         };
         Fault::new(
             "rings_n",
-            format!("{} {why}. Enter a whole number from 1 to {}.", quoted(&text), super::MOST_RINGS),
+            text!(
+                "ring-change-enter-whole-number-from-1",
+                text = quoted(&text),
+                why,
+                most_rings = super::MOST_RINGS
+            ),
         )
     })
 }
@@ -410,7 +444,7 @@ fn unknown(slot: Slot, text: &str) -> Fault {
         Slot::Section => Section::ALL.iter().map(|s| s.shown()).collect(),
         Slot::Winding => Winding::ALL.iter().map(|w| w.shown()).collect(),
         Slot::Making => {
-            let said = "Choose steps to add to a route from the list.";
+            let said = text!("ring-change-choose-steps-add-route-from");
             return Fault::new(field_of(slot), said);
         }
         _ => Method::ALL.iter().map(|m| m.shown()).collect(),

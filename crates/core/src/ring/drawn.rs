@@ -10,18 +10,19 @@ use crate::tool::method::AnchorBy;
 use crate::tool::outline::Outline;
 use crate::wire::section::Section;
 use crate::words::length::{LengthUnit, caliper, caliper_number, on_ruler};
-use crate::words::{counted, words};
+use crate::words::words;
+use lorimant_text::{fixed, text};
 
 /// A coil longer than so many outside diameters is drawn with a break.
 const LONGEST_DRAWN: f64 = 3.4;
 
 words! {
     /// Which moment is drawn.
-    pub enum Moment ("moment of a ring plan") {
+    pub enum Moment ("moment") {
         /// Tight on the rod.
-        Wound = "wound", "on the rod";
+        Wound = "wound";
         /// After letting go.
-        Released = "released", "sprung open";
+        Released = "released";
     }
 }
 
@@ -43,15 +44,16 @@ impl RingPlan {
         let centre = Point::new(end + 0.55 * self.ring_outside_diameter_mm + radius, 0.0);
         self.draw_ring(&mut sketch, request, coil, centre, unit);
         let state = match moment {
-            Moment::Wound => "wound tight on",
-            Moment::Released => "sprung open, loose on",
+            Moment::Wound => text!("ring-drawn-wound-tight-on"),
+            Moment::Released => text!("ring-drawn-sprung-open-loose-on"),
         };
-        sketch.finish(format!(
-            "A coil of {} {state} the {}, and one ring cut from it, {} inside and {} outside.",
-            counted(self.turns_per_coil_n, "turn"),
-            request.mandrel.shown_in(unit),
-            caliper(self.ring_inside_diameter_mm, unit),
-            caliper(self.ring_outside_diameter_mm, unit)
+        sketch.finish(text!(
+            "ring-drawn-coil-one-ring-cut-from",
+            turns_per_coil_n = text!("count-turn", n = self.turns_per_coil_n),
+            state,
+            mandrel = request.mandrel.shown_in(unit),
+            ring_inside_diameter_mm = caliper(self.ring_inside_diameter_mm, unit),
+            ring_outside_diameter_mm = caliper(self.ring_outside_diameter_mm, unit)
         ))
     }
 
@@ -125,7 +127,7 @@ impl RingPlan {
         // On the rod turns are counted; what is left of them once it sprang open is only seen.
         let count = match moment {
             Moment::Wound => self.coils_told(),
-            Moment::Released => format!("{turns:.1} turns left"),
+            Moment::Released => text!("ring-drawn-turns-left", turns = fixed(turns, 1)),
         };
         let text = format!("{count}, {}{each}", on_ruler(self.coil_length_mm, unit));
         sketch.dimension(Point::new(0.0, above), Point::new(length, above), text, "coil-length");
@@ -150,7 +152,7 @@ impl RingPlan {
     fn stage(&self, request: &RingRequest, coil: &Coil, step: &Step, unit: LengthUnit) -> Drawing {
         let mut sketch = Sketch::new();
         let piece = &step.workpiece;
-        let described = format!("After {}: {}.", step.operation, step.what);
+        let described = text!("ring-drawn-after", operation = step.operation, what = step.what);
         match (piece.coil, piece.inside_mm) {
             (Some(wound), _) => {
                 let moment = if step.operation == Operation::Wind { Moment::Wound } else { Moment::Released };
@@ -171,7 +173,10 @@ impl RingPlan {
         let inside = closed(request, coil);
         sketch.wire(Role::Wire, &outline_path(inside, thickness / 2.0), thickness);
         cut_line(&mut sketch, inside, thickness, Point::ZERO);
-        sketch.finish(format!("One ring, {} inside.", caliper(self.ring_inside_diameter_mm, unit)))
+        sketch.finish(text!(
+            "ring-drawn-one-ring-inside",
+            ring_inside_diameter_mm = caliper(self.ring_inside_diameter_mm, unit)
+        ))
     }
 
     fn draw_ring(
@@ -208,7 +213,7 @@ impl RingPlan {
             sketch.wire(Role::Wire, &half, coil.profile.size_mm);
         }
         let low = edge.y + step / 2.0 + coil.profile.size_mm / 2.0;
-        sketch.note(Point::new(at.x, low), format!("as cut: ends {} apart", caliper(step, unit)));
+        sketch.note(Point::new(at.x, low), text!("ring-drawn-as-cut-ends-apart", step = caliper(step, unit)));
     }
 }
 

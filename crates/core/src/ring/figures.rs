@@ -6,20 +6,20 @@ use crate::making::Step;
 use crate::making::holds::Holds;
 use crate::making::wear::{Wear, ought_to_bear};
 use crate::tool::cutting::Method;
-use crate::tool::hand::Hand;
+use crate::tool::hand::HandSpread;
 use crate::tool::mandrel::Shape;
 use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
 use crate::wire::section::{LENGTH_SHARE, Section};
 use crate::wire::strength::{self, CRACK_STRAIN, WATCH_STRAIN, load_told, weight_that_pulls};
-use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper_number, long_length, shown};
 use crate::words::mass::on_scale;
 use crate::working::{Numbers, count, num, pi, plain, sum};
+use lorimant_text::{Text, fixed, text};
 
-const VOCE: &str = "Voce flow curve with typical handbook values. Bending of plane sections past yield.";
-const GEOMETRY: &str = "Geometry.";
-const TALLY: &str = "Counting.";
+const VOCE: Text = Text::named("ring-figures-voce-flow-curve-with-typical");
+const GEOMETRY: Text = Text::named("ring-figures-geometry");
+const TALLY: Text = Text::named("ring-figures-counting");
 
 impl FinishedRings {
     /// Every figure of the rings in the order it is read, with its working.
@@ -31,7 +31,7 @@ impl FinishedRings {
         figures
     }
 
-    fn in_your_hand(&self, request: &RingRequest, hand: &Hand, unit: LengthUnit) -> Vec<Figure> {
+    fn in_your_hand(&self, request: &RingRequest, hand: &HandSpread, unit: LengthUnit) -> Vec<Figure> {
         let question = Question::InYourHand;
         let id = self.plan.ring_inside_diameter_mm;
         let thickness = request.wire.profile().thickness_mm();
@@ -40,9 +40,9 @@ impl FinishedRings {
         let wide = stretch.map_or(thickness, |stretch| request.in_its_plane(stretch).0);
         let taken = request.cutting.taken(request.wire.size_mm).from_ring_mm;
         let label = match request.mandrel.shape {
-            Shape::Round => "ring inside",
-            Shape::Oval => "inside, long way",
-            _ => "inside across flats",
+            Shape::Round => text!("ring-figures-ring-inside"),
+            Shape::Oval => text!("ring-figures-inside-long-way"),
+            _ => text!("ring-figures-inside-across-flats"),
         };
         let sawn = request.cutting.method == Method::Saw;
         let sources: Vec<String> = hand
@@ -51,23 +51,31 @@ impl FinishedRings {
             .map(|(what, mm)| format!("{what} {}", shown(*mm, 3)))
             .collect();
         let metal = request.wire.lot.filter(|lot| lot.is_measured()).map_or_else(
-            || "metal ±15 %, stiffness ±3 %".to_owned(),
-            |lot| format!("still unknown about lot {} ±{:.1} %", lot.lot_n, 100.0 * lot.spread),
+            || text!("ring-figures-metal-15-stiffness-3").to_owned(),
+            |lot| {
+                text!(
+                    "ring-figures-still-unknown-about-lot",
+                    lot_n = lot.lot_n,
+                    spread = fixed(100.0 * lot.spread, 1)
+                )
+            },
         );
-        let spread = format!(
-            "± {:.2} mm in your hand, one standard deviation. Of this, metal and kerf ± {:.2} ({metal}, \
-             wire size ±1 %, kerf ±0.02 mm). Your hand adds {}, each in mm, added as squares.",
-            self.plan.ring_inside_hand_mm,
-            self.plan.ring_inside_spread_mm,
-            sources.join(", ")
+        let spread = text!(
+            "ring-figures-mm-in-your-hand-one",
+            ring_inside_hand_mm = fixed(self.plan.ring_inside_hand_mm, 2),
+            ring_inside_spread_mm = fixed(self.plan.ring_inside_spread_mm, 2),
+            metal,
+            sources = sources.join(", ")
         );
         let shut = num(self.plan.coil_inside_diameter_mm, 3) - num(taken, 3) / pi();
         let (formula, numbers) = if request.mandrel.shape != Shape::Round {
             (
-                "outline of perimeter P·R1/R0 + 2πc·(R1/R0 − 1) − taken, grown as it is hammered",
-                Numbers::told(format!(
-                    "R0/R1 of {:.4}, the cut takes {taken:.3} mm, then {id:.3} mm across",
-                    self.plan.springback_ratio
+                text!("ring-figures-outline-perimeter-p-r1-r0"),
+                Numbers::told(text!(
+                    "ring-figures-r0-r1-cut-takes-mm",
+                    springback_ratio = fixed(self.plan.springback_ratio, 4),
+                    taken = fixed(taken, 3),
+                    id = fixed(id, 3)
                 )),
             )
         } else if let Some(thin) =
@@ -76,61 +84,61 @@ impl FinishedRings {
             // Hammered once or oftener, its middle line grows by the thickness it lost.
             let grown = (num(thickness, 3) / num(thin, 3)).power(LENGTH_SHARE);
             (
-                "(2·(R1 − c) − taken/π + h)·(h/t)^0.3 − width",
+                text!("ring-figures-2-r1-c-taken-h"),
                 ((shut + num(thickness, 3)) * grown - num(wide, 3)).comes_to(3, "mm"),
             )
         } else {
             ("2·(R1 − c) − taken/π", shut.comes_to(3, "mm"))
         };
         let closing = match request.cutting.method {
-            Method::Saw => "the saw's kerf is closed",
-            Method::DoubleFlush => "it is cut. Flush cutting takes its sliver between rings, not out of them",
-            Method::Shears => "its burr is filed off and it is closed",
-            Method::SingleSnip => "it is snipped, filed if you file it, and closed",
+            Method::Saw => text!("ring-figures-saws-kerf-closed"),
+            Method::DoubleFlush => text!("ring-figures-cut-flush-cutting-takes-its"),
+            Method::Shears => text!("ring-figures-its-burr-filed-off-closed"),
+            Method::SingleSnip => text!("ring-figures-snipped-filed-if-you-file"),
         };
         let inside = figure("ring-inside", question, label, String::new(), "mm")
             .by_caliper(id)
             .more(format!("± {}", caliper_number(self.plan.ring_inside_hand_mm, unit)))
-            .says(format!("Inside of the finished ring, after the coil has sprung open and {closing}."))
+            .says(text!("ring-figures-inside-finished-ring-after-coil", closing))
             .formula(formula, numbers)
-            .assumes(
-                "The ring is closed flat and true. The usual springback is used until you measure the lot.",
-                spread,
-                VOCE,
-            );
+            .assumes(text!("ring-figures-ring-closed-flat-true-usual"), spread, VOCE.as_str());
         let od = self.plan.ring_outside_diameter_mm;
-        let outside = figure("ring-outside", question, "outside", String::new(), "mm")
+        let outside = figure("ring-outside", question, text!("ring-figures-outside"), String::new(), "mm")
             .by_caliper(od)
-            .says("Outside of the same ring: inside plus twice the wire's width in its plane.")
-            .formula("ID + 2·w", (num(id, 3) + count(2) * num(wide, 3)).comes_to(3, "mm"))
+            .says(text!("ring-figures-outside-same-ring-inside-plus"))
+            .formula(text!("ring-figures-id-2-w"), (num(id, 3) + count(2) * num(wide, 3)).comes_to(3, "mm"))
             .assumes(
-                "Bending doesn't change the width of the wire.",
-                "As the inside, plus twice ±1 % of the wire.",
-                GEOMETRY,
+                text!("ring-figures-bending-doesnt-change-width-wire"),
+                text!("ring-figures-as-inside-plus-twice-1"),
+                GEOMETRY.as_str(),
             );
-        let ratio =
-            figure("aspect-ratio", question, "aspect ratio", format!("{:.1}", self.plan.aspect_ratio), "")
-                .says("Inside of the ring ÷ wire size. It decides which weaves the ring fits.")
-                .formula("ID / w", (num(id, 3) / num(wide, 3)).comes_to(3, ""))
+        let ratio = figure(
+            "aspect-ratio",
+            question,
+            text!("ring-figures-aspect-ratio"),
+            format!("{:.1}", self.plan.aspect_ratio),
+            "",
+        )
+        .says(text!("ring-figures-inside-ring-wire-size-decides"))
+        .formula(text!("ring-figures-id-w"), (num(id, 3) / num(wide, 3)).comes_to(3, ""))
+        .assumes(
+            text!("ring-figures-measured-in-plane-ring"),
+            text!("ring-figures-as-inside-plus-1-wire"),
+            GEOMETRY.as_str(),
+        );
+        let gap =
+            figure("gap-step", question, text!("ring-figures-ends-offset-sideways"), String::new(), "mm")
+                .by_caliper(self.plan.gap_step_mm)
+                .says(text!("ring-figures-cut-ring-one-turn-helix"))
+                .formula(
+                    text!("ring-figures-pitch-r1-r0"),
+                    (num(self.plan.pitch_mm, 3) / num(self.plan.springback_ratio, 4)).comes_to(3, "mm"),
+                )
                 .assumes(
-                    "Measured in the plane of the ring.",
-                    "As the inside, plus ±1 % of the wire.",
-                    GEOMETRY,
+                    text!("ring-figures-close-wound-each-turn-against"),
+                    text!("ring-figures-1-wire-more-where-turns"),
+                    GEOMETRY.as_str(),
                 );
-        let gap = figure("gap-step", question, "ends offset sideways", String::new(), "mm")
-            .by_caliper(self.plan.gap_step_mm)
-            .says(
-                "A cut ring is one turn of a helix: its ends are one turn apart sideways until you close it.",
-            )
-            .formula(
-                "pitch · R1/R0",
-                (num(self.plan.pitch_mm, 3) / num(self.plan.springback_ratio, 4)).comes_to(3, "mm"),
-            )
-            .assumes(
-                "Close-wound, each turn against the last.",
-                "± 1 % of the wire, more where turns were spread.",
-                GEOMETRY,
-            );
         vec![inside, outside, ratio, gap]
     }
 
@@ -149,37 +157,48 @@ impl FinishedRings {
         let per_ring =
             1.0 + request.cutting.taken(request.wire.size_mm).between_mm / plan.relaxed_turn_length_mm;
         let ends = request.ends.ragged_turns;
-        let mut wound =
-            figure("turns-wound", question, "turns to wind", plan.turns_per_coil_n.to_string(), "")
-                .says(
-                    "Turns to wind for one coil, so that enough are left once it has sprung open. Rounded up \
-                   to whole turns you can count.",
-                )
-                .formula(
-                    "(rings · turns per ring + uneven ends) · R1/R0, rounded up",
-                    ((count(plan.rings_per_coil_n) * num(per_ring, 4) + plain(ends)) / num(ratio, 4))
-                        .comes_to(2, "")
-                        .so(&plan.turns_per_coil_n.to_string()),
-                )
-                .assumes("The coil springs open completely.", spread_of_turns(plan), VOCE);
+        let mut wound = figure(
+            "turns-wound",
+            question,
+            text!("ring-figures-turns-wind"),
+            plan.turns_per_coil_n.to_string(),
+            "",
+        )
+        .says(text!("ring-figures-turns-wind-for-one-coil"))
+        .formula(
+            text!("ring-figures-rings-turns-per-ring-uneven"),
+            ((count(plan.rings_per_coil_n) * num(per_ring, 4) + plain(ends)) / num(ratio, 4))
+                .comes_to(2, "")
+                .so(&plan.turns_per_coil_n.to_string()),
+        )
+        .assumes(
+            text!("ring-figures-coil-springs-open-completely"),
+            spread_of_turns(plan),
+            VOCE.as_str(),
+        );
         if plan.coils_n > 1 {
-            wound = wound.more("for each coil".to_owned());
+            wound = wound.more(text!("ring-figures-for-each-coil").to_owned());
         }
         let left = turns * ratio;
-        let mut relaxed =
-            figure("turns-relaxed", question, "left once sprung open", format!("{left:.1}"), "")
-                .says(
-                    "Turns left in a coil once it has sprung open: one per ring, the slivers between them, \
-                   the uneven ends, and the rounding up.",
-                )
-                .formula("turns · R0/R1", (count(plan.turns_per_coil_n) * num(ratio, 4)).comes_to(2, ""))
-                .assumes(
-                    "Half a turn of each coil is cut away as uneven, unless you change it.",
-                    "As the springback.",
-                    VOCE,
-                );
+        let mut relaxed = figure(
+            "turns-relaxed",
+            question,
+            text!("ring-figures-left-once-sprung-open"),
+            format!("{left:.1}"),
+            "",
+        )
+        .says(text!("ring-figures-turns-left-in-coil-once"))
+        .formula(
+            text!("ring-figures-turns-r0-r1"),
+            (count(plan.turns_per_coil_n) * num(ratio, 4)).comes_to(2, ""),
+        )
+        .assumes(
+            text!("ring-figures-half-turn-each-coil-cut"),
+            text!("ring-figures-as-springback"),
+            VOCE.as_str(),
+        );
         if plan.coils_n > 1 {
-            relaxed = relaxed.more("in each coil".to_owned());
+            relaxed = relaxed.more(text!("ring-figures-in-each-coil").to_owned());
         }
         [wound, relaxed]
     }
@@ -188,41 +207,38 @@ impl FinishedRings {
     fn coils(&self, request: &RingRequest) -> [Figure; 2] {
         let question = Question::OnTheRod;
         let pitch_formula = match request.wire.section {
-            Section::Square => "turns · 0.48·a·(OD/Dm + 1)",
-            Section::Round => "turns · d",
-            Section::HalfRound => "turns · w",
+            Section::Square => text!("ring-figures-turns-0-48-od-dm"),
+            Section::Round => text!("ring-figures-turns-d"),
+            Section::HalfRound => text!("ring-figures-turns-w"),
         };
         let room = room_told(request);
-        let coils = figure("coils", question, "coils", self.plan.coils_n.to_string(), "")
-            .more(format!("up to {} each", counted(self.plan.rings_per_coil_n, "ring")))
-            .says(
-                "Coils to wind on this rod. More rings than one coil holds need more coils, each with its \
-                   own tails.",
-            )
+        let coils = figure("coils", question, text!("ring-figures-coils"), self.plan.coils_n.to_string(), "")
+            .more(text!(
+                "ring-figures-up-each",
+                rings_per_coil_n = text!("count-ring", n = self.plan.rings_per_coil_n)
+            ))
+            .says(text!("ring-figures-coils-wind-on-this-rod"))
             .formula(
-                "rings / rings that fit one coil, rounded up",
+                text!("ring-figures-rings-rings-that-fit-one"),
                 (count(request.rings_n) / count(self.plan.rings_per_coil_n))
                     .comes_to(2, "")
                     .so(&self.plan.coils_n.to_string()),
             )
-            .assumes(room.clone(), "Exact.", TALLY);
+            .assumes(room.clone(), text!("ring-figures-exact"), TALLY.as_str());
         let length = figure(
             "coil-length",
             question,
-            "coil on the rod",
+            text!("ring-figures-coil-on-rod"),
             format!("{:.1}", self.plan.coil_length_mm),
             "mm",
         )
         .ruler(self.plan.coil_length_mm)
-        .says(
-            "Length of one coil on the rod, close-wound. A short rod means more coils, each with \
-                       its own tails.",
-        )
+        .says(text!("ring-figures-length-one-coil-on-rod"))
         .formula(
             pitch_formula,
             (count(self.plan.turns_per_coil_n) * num(self.plan.pitch_mm, 3)).comes_to(1, "mm"),
         )
-        .assumes(room, "± 1 % of the wire. Loose turns make it longer.", GEOMETRY);
+        .assumes(room, text!("ring-figures-1-wire-loose-turns-make"), GEOMETRY.as_str());
         [coils, length]
     }
 
@@ -230,33 +246,27 @@ impl FinishedRings {
     fn springs_to(&self, request: &RingRequest) -> Figure {
         let (question, ratio) = (Question::OnTheRod, self.plan.springback_ratio);
         let bending = &self.bending;
-        figure(
-            "coil-inside",
-            question,
-            "coil springs to",
-            String::new(),
-            "mm",
-        )
-        .by_caliper(self.plan.coil_inside_diameter_mm)
-        .says("Inside of the coil once it has sprung open. The bend relaxes by the moment that held it, divided by the wire's stiffness.")
-        .formula(
-            "1/R1 = 1/R0 − M/(E·I)",
-            spring_numbers(request, bending, ratio),
-        )
-        .assumes(
-            format!(
-                "{} is taken to yield at {:.0} MPa when wound (as sold {}), rising towards {:.0} MPa.",
-                request.wire.metal,
-                bending.flow.flow_stress(0.0),
-                request.wire.temper,
-                bending.flow.saturated
-            ),
-            request.wire.lot.filter(|lot| lot.is_measured()).map_or(
-                "Yield ±15 % until you measure a lot, stiffness ±3 %.".to_owned(),
-                |lot| format!("Lot {} {}.", lot.lot_n, lot.told()),
-            ),
-            VOCE,
-        )
+        figure("coil-inside", question, text!("ring-figures-coil-springs"), String::new(), "mm")
+            .by_caliper(self.plan.coil_inside_diameter_mm)
+            .says(text!("ring-figures-inside-coil-once-has-sprung"))
+            .formula("1/R1 = 1/R0 − M/(E·I)", spring_numbers(request, bending, ratio))
+            .assumes(
+                text!(
+                    "ring-figures-taken-yield-at-mpa-when",
+                    metal = request.wire.metal,
+                    flow = fixed(bending.flow.flow_stress(0.0), 0),
+                    temper = request.wire.temper,
+                    saturated = fixed(bending.flow.saturated, 0)
+                ),
+                request
+                    .wire
+                    .lot
+                    .filter(|lot| lot.is_measured())
+                    .map_or(text!("ring-figures-yield-15-until-you-measure").to_owned(), |lot| {
+                        text!("ring-figures-lot", lot_n = lot.lot_n, lot = lot.told())
+                    }),
+                VOCE.as_str(),
+            )
     }
 
     fn off_the_spool(&self, request: &RingRequest) -> Vec<Figure> {
@@ -267,12 +277,11 @@ impl FinishedRings {
         let in_turns_mm = f64::from(plan.turns_per_coil_n) * plan.turn_length_mm;
         let ends_mm = request.ends.anchor_mm + request.ends.finish_mm;
         let more_mm = plan.coil_wire_mm - in_turns_mm - ends_mm;
-        let total = figure("wire-length", question, "wire to pull", value, unit)
+        let total = figure("wire-length", question, text!("ring-figures-wire-pull"), value, unit)
             .ruler(plan.wire_length_mm)
-            .says("Everything that leaves the spool: turns, anchor and finishing tails, rounded up to the \
-                   metre stick's next mark.")
+            .says(text!("ring-figures-everything-that-leaves-spool-turns"))
             .formula(
-                "coils · (turns · turn length + tails + rounding up)",
+                text!("ring-figures-coils-turns-turn-length-tails"),
                 (count(plan.coils_n)
                     * sum([
                         count(plan.turns_per_coil_n) * num(plan.turn_length_mm, 3),
@@ -282,39 +291,50 @@ impl FinishedRings {
                 .comes_to(1, "mm"),
             )
             .assumes(
-                format!(
-                    "One wound turn is √((P + 2πc)² + pitch²) = {:.3} mm. Each coil has a {} mm anchor and a {} mm finish.",
-                    plan.turn_length_mm,
-                    shown(request.ends.anchor_mm, 1),
-                    shown(request.ends.finish_mm, 1)
+                text!(
+                    "ring-figures-one-wound-turn-p-2",
+                    turn_length_mm = fixed(plan.turn_length_mm, 3),
+                    anchor_mm = shown(request.ends.anchor_mm, 1),
+                    finish_mm = shown(request.ends.finish_mm, 1)
                 ),
-                "About ± 0.3 %. Cut a little long if in doubt.",
-                GEOMETRY,
+                text!("ring-figures-about-0-3-cut-little"),
+                GEOMETRY.as_str(),
             );
         let density = request.wire.metal.figures().density_g_cm3;
-        let mass = figure("wire-mass", question, "weight", on_scale(self.plan.wire_mass_g), "g")
-            .says("Weight of the wire that leaves the spool.")
-            .formula(
-                "length · area · density",
-                (num(self.plan.wire_length_mm, 1)
-                    * num(request.wire.profile().area_mm2(), 4)
-                    * plain(density)
-                    / count(1000))
-                .comes_to(2, "g"),
-            )
-            .assumes(
-                "Solid wire of handbook density.",
-                "± 2 %, from ±1 % of the wire size.",
-                "Handbook density.",
-            );
-        let each = figure("wire-per-ring", question, "wire per ring", format!("{per_ring:.1}"), "mm")
-            .ruler(per_ring)
-            .says("Wire used for one ring, with its share of tails and losses.")
-            .formula(
-                "wire to pull / rings",
-                (num(self.plan.wire_length_mm, 1) / count(request.rings_n)).comes_to(3, "mm"),
-            )
-            .assumes("Shared evenly over all rings.", "As the wire to pull.", TALLY);
+        let mass =
+            figure("wire-mass", question, text!("ring-figures-weight"), on_scale(self.plan.wire_mass_g), "g")
+                .says(text!("ring-figures-weight-wire-that-leaves-spool"))
+                .formula(
+                    text!("ring-figures-length-area-density"),
+                    (num(self.plan.wire_length_mm, 1)
+                        * num(request.wire.profile().area_mm2(), 4)
+                        * plain(density)
+                        / count(1000))
+                    .comes_to(2, "g"),
+                )
+                .assumes(
+                    text!("ring-figures-solid-wire-handbook-density"),
+                    text!("ring-figures-2-from-1-wire-size"),
+                    text!("ring-figures-handbook-density"),
+                );
+        let each = figure(
+            "wire-per-ring",
+            question,
+            text!("ring-figures-wire-per-ring"),
+            format!("{per_ring:.1}"),
+            "mm",
+        )
+        .ruler(per_ring)
+        .says(text!("ring-figures-wire-used-for-one-ring"))
+        .formula(
+            text!("ring-figures-wire-pull-rings"),
+            (num(self.plan.wire_length_mm, 1) / count(request.rings_n)).comes_to(3, "mm"),
+        )
+        .assumes(
+            text!("ring-figures-shared-evenly-over-all-rings"),
+            text!("ring-figures-as-wire-pull"),
+            TALLY.as_str(),
+        );
         let share = |mm: f64| 100.0 * mm / self.plan.wire_length_mm;
         let cut_name = match request.cutting.method {
             Method::Saw => "kerf",
@@ -325,14 +345,19 @@ impl FinishedRings {
         let becomes = figure(
             "becomes-rings",
             question,
-            "ends up in rings",
+            text!("ring-figures-ends-up-in-rings"),
             format!("{:.1}", share(self.plan.rings_wire_mm)),
             "%",
         )
-        .more(format!("{cut_name} {:.1} %, ends {:.1} %", share(self.plan.cutting_wire_mm), share(ends)))
-        .says("Where the wire goes.")
+        .more(text!(
+            "ring-figures-ends",
+            cut_name,
+            cutting_wire_mm = fixed(share(self.plan.cutting_wire_mm), 1),
+            ends = fixed(share(ends), 1)
+        ))
+        .says(text!("ring-figures-where-wire-goes"))
         .formula(
-            "rings + cut + uneven ends + tails = all",
+            text!("ring-figures-rings-cut-uneven-ends-tails"),
             sum([
                 num(self.plan.rings_wire_mm, 1),
                 num(self.plan.cutting_wire_mm, 1),
@@ -341,7 +366,11 @@ impl FinishedRings {
             ])
             .comes_to(1, "mm"),
         )
-        .assumes("No ring is scrapped.", "Adds up exactly.", TALLY);
+        .assumes(
+            text!("ring-figures-no-ring-scrapped"),
+            text!("ring-figures-adds-up-exactly"),
+            TALLY.as_str(),
+        );
         vec![total, mass, each, becomes]
     }
 
@@ -363,28 +392,30 @@ impl FinishedRings {
         let hold = figure(
             "opening-force",
             question,
-            if closed { "pulls out of shape at about" } else { "opens at about" },
+            if closed {
+                text!("ring-figures-pulls-out-shape-at-about")
+            } else {
+                text!("ring-figures-opens-at-about")
+            },
             weight,
             unit,
         )
-        .more(format!("starts to open at {}", load_told(first)))
+        .more(text!("ring-figures-starts-open-at", first = load_told(first)))
         .says(match (closed, request.mandrel.shape.sides()) {
-            (true, _) => "The ring is joined, so it doesn't open. This pull draws it out of shape.",
+            (true, _) => text!("ring-figures-ring-joined-so-doesnt-open"),
             (false, Some(_)) => {
-                "Pull that opens a closed, unsoldered ring with its gap at the side. It \
-                                     gives way at a flat."
+                text!("ring-figures-pull-that-opens-closed-unsoldered")
             }
-            (false, None) => "Pull that opens a closed, unsoldered ring with its gap at the side.",
+            (false, None) => text!("ring-figures-pull-that-opens-closed-unsoldered-ring"),
         })
         .formula(
-            if closed { "F = 4·σ·Z / arm" } else { "F = σ·Z / arm" },
+            if closed { text!("ring-figures-f-4-z-arm") } else { text!("ring-figures-f-z-arm") },
             if closed { count(4) * load } else { load }.comes_to(2, "N"),
         )
         .assumes(
-            "An estimate of plastic collapse for the ring as bent, not a rating. From 0.6 of it, a \
-                 tenth of a millimetre stays open. Ends that don't meet open sooner.",
-            "± 40 %: 15 from the metal, the rest from how it is closed and pulled.",
-            VOCE,
+            text!("ring-figures-estimate-plastic-collapse-for-ring"),
+            text!("ring-figures-40-15-from-metal-rest"),
+            VOCE.as_str(),
         );
         let fit = ought_to_bear(&Wear::AROUND, first);
         let used = self.plan.strain_used;
@@ -399,20 +430,23 @@ impl FinishedRings {
         let after =
             hardest.and_then(|step| step.workpiece.stretches.first()).map_or(spent, |s| s.outer_strain);
         let left = strength::strain_left_after(request.wire.metal, spent);
-        let mut strain = figure("strain-used", question, "bending uses", format!("{:.0}", 100.0 * used), "%")
-            .says(format!(
-                "Stretch of the outer fibre at the hardest step ({at}), as a share of what the \
-                           metal can still take before it breaks."
-            ))
-            .formula(
-                "strain of the step / max(εf − strain before, 0.06)",
-                ((num(after, 3) - num(spent, 3)) / num(left, 3)).comes_to(3, ""),
-            )
-            .assumes(
-                "Above 60 % it is close to cracking, above 100 % it will probably crack. An estimate.",
-                "Breaking strain varies by a third between lots.",
-                "True strain of the outer fibre; handbook reduction of area.",
-            );
+        let mut strain = figure(
+            "strain-used",
+            question,
+            text!("ring-figures-bending-uses"),
+            format!("{:.0}", 100.0 * used),
+            "%",
+        )
+        .says(text!("ring-figures-stretch-outer-fibre-at-hardest", at))
+        .formula(
+            text!("ring-figures-strain-step-max-f-strain"),
+            ((num(after, 3) - num(spent, 3)) / num(left, 3)).comes_to(3, ""),
+        )
+        .assumes(
+            text!("ring-figures-above-60-close-cracking-above"),
+            text!("ring-figures-breaking-strain-varies-by-third"),
+            text!("ring-figures-true-strain-outer-fibre-handbook"),
+        );
         strain.level = if used > CRACK_STRAIN {
             Some(Level::Stop)
         } else if used > WATCH_STRAIN {
@@ -420,28 +454,38 @@ impl FinishedRings {
         } else {
             None
         };
-        let effort = figure("hand-effort", question, "effort to bend", shown(self.plan.hand_effort, 1), "×")
-            .more("20 AWG soft copper".to_owned())
-            .says("How hard this wire is on the hand, compared with a wire everyone knows.")
-            .formula(
-                "σ·Z / (σ·Z of 20 AWG soft copper)",
-                Numbers::told(format!("{:.2} times its plastic moment", self.plan.hand_effort)),
-            )
-            .assumes("Bent by hand at the same radius.", "± 20 %.", VOCE);
+        let effort = figure(
+            "hand-effort",
+            question,
+            text!("ring-figures-effort-bend"),
+            shown(self.plan.hand_effort, 1),
+            "×",
+        )
+        .more(text!("ring-figures-20-awg-soft-copper").to_owned())
+        .says(text!("ring-figures-how-hard-this-wire-on"))
+        .formula(
+            text!("ring-figures-z-z-20-awg-soft"),
+            Numbers::told(text!(
+                "ring-figures-times-its-plastic-moment",
+                hand_effort = fixed(self.plan.hand_effort, 2)
+            )),
+        )
+        .assumes(text!("ring-figures-bent-by-hand-at-same"), "± 20 %.", VOCE.as_str());
         [Some(hold), fit, Some(strain), Some(effort)].into_iter().flatten().collect()
     }
 }
 
 fn spread_of_turns(plan: &RingPlan) -> String {
     let mean = plan.coil_inside_diameter_mm + plan.ring_outside_diameter_mm - plan.ring_inside_diameter_mm;
-    format!("± {:.1} turns, as the springback.", plan.turns_wound * plan.ring_inside_spread_mm / mean)
+    text!(
+        "ring-figures-turns-as-springback",
+        turns_wound = fixed(plan.turns_wound * plan.ring_inside_spread_mm / mean, 1)
+    )
 }
 
 fn spring_numbers(request: &RingRequest, bending: &Bending, ratio: f64) -> Numbers {
     if request.mandrel.shape != Shape::Round {
-        return Numbers::told(format!(
-            "each part of the outline by its own radius; together R0/R1 is {ratio:.4}"
-        ));
+        return Numbers::told(text!("ring-figures-each-part-outline-by-its", ratio = fixed(ratio, 4)));
     }
     let r0 = request.mandrel.outline().across() / 2.0 + bending.profile.centroid_mm();
     let stiffness = bending.flow.modulus * bending.profile.second_moment_mm4();
@@ -453,10 +497,7 @@ fn spring_numbers(request: &RingRequest, bending: &Bending, ratio: f64) -> Numbe
 
 fn room_told(request: &RingRequest) -> String {
     match request.mandrel.coil_room_mm() {
-        Some(room) => format!("The rod holds {} mm of coil.", shown(room, 1)),
-        None => format!(
-            "The rod has no length entered: {} mm of coil is used, and by hand 100 turns, as hands can hold.",
-            shown(request.coil_room_mm(), 0)
-        ),
+        Some(room) => text!("ring-figures-rod-holds-mm-coil", room = shown(room, 1)),
+        None => text!("ring-figures-rod-has-no-length-entered", request = shown(request.coil_room_mm(), 0)),
     }
 }

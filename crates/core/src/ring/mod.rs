@@ -24,6 +24,7 @@ pub use crate::tool::coil::Winding;
 use crate::tool::cutting::Cutting;
 use crate::tool::mandrel::Mandrel;
 use crate::wire::Wire;
+use lorimant_text::{Text, fixed, text};
 use plan::Layout;
 
 pub use plan::RingPlan;
@@ -53,8 +54,9 @@ impl Default for Ends {
 }
 
 impl Ends {
-    const TAIL: Span = Span { noun: "tail", unit: " mm", least: 0.0, most: 1000.0 };
-    const RAGGED: Span = Span { noun: "uneven ends", unit: " turns", least: 0.0, most: 20.0 };
+    const TAIL: Span = Span { noun: Text::named("ring-tail"), unit: " mm", least: 0.0, most: 1000.0 };
+    const RAGGED: Span =
+        Span { noun: Text::named("ring-uneven-ends"), unit: " turns", least: 0.0, most: 20.0 };
 
     fn check(&self, faults: &mut Faults) {
         faults.keep(Self::TAIL.check("ends.anchor_mm", self.anchor_mm));
@@ -113,7 +115,7 @@ pub(crate) fn by_hand() -> Winding {
 
 /// The fault of asking for more rings than a plan can hold.
 pub(crate) fn too_many(rings: f64) -> Fault {
-    let said = format!("{rings:.0} rings are too many for one plan. Enter at most {MOST_RINGS}.");
+    let said = text!("ring-rings-too-many-for-one", rings = fixed(rings, 0), MOST_RINGS);
     Fault::new("rings_n", said).limit(f64::from(MOST_RINGS))
 }
 
@@ -198,13 +200,13 @@ impl RingRequest {
         faults.nest("mandrel", self.mandrel.check());
         faults.nest("cutting", self.cutting.check(self.wire.size_mm));
         if self.rings_n == 0 {
-            let said = "0 rings need no wire. Enter at least 1.";
+            let said = text!("ring-0-rings-need-no-wire");
             faults.add(Fault::new("rings_n", said).limit(1.0));
         } else if self.rings_n > MOST_RINGS {
             faults.add(too_many(f64::from(self.rings_n)));
         }
         self.ends.check(&mut faults);
-        let pulls = Span { noun: "number of pulls", unit: "", least: 0.0, most: 60.0 };
+        let pulls = Span { noun: Text::named("ring-number-pulls"), unit: "", least: 0.0, most: 60.0 };
         faults.keep(pulls.check("pulls_n", f64::from(self.pulls_n)));
         if let Some(to_mm) = self.hammered_mm {
             faults.keep(hammer::check(&self.wire, to_mm));

@@ -15,6 +15,7 @@ use crate::wire::SIZE_SPREAD;
 use crate::wire::bending::Bending;
 use crate::wire::section::Profile;
 use crate::words::length::{both, pulled_mm};
+use lorimant_text::text;
 
 /// What follows from a [`RingRequest`]. Lengths in mm, unless the name says otherwise.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -125,12 +126,12 @@ impl RingRequest {
     /// use lorimant_core::tool::mandrel::Mandrel;
     /// use lorimant_core::wire::Wire;
     /// use lorimant_core::wire::metal::{Metal, Temper};
-    /// use lorimant_core::tool::hand::Hand;
+    /// use lorimant_core::tool::hand::HandSpread;
     /// use lorimant_core::tool::workshop::Workshop;
     ///
     /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
     /// let request = RingRequest::new(wire, Mandrel::round(5.0), 100);
-    /// let hand = Hand { rod_mm: 0.0, ..Hand::default() };
+    /// let hand = HandSpread { rod_mm: 0.0, ..HandSpread::default() };
     /// let steady = Workshop { hand, ..Workshop::default() };
     /// let (usual, steadier) = (request.plan().unwrap(), request.plan_in(&steady).unwrap());
     /// // A steadier hand changes the spread, not the ring.
@@ -193,20 +194,19 @@ impl RingRequest {
 
     fn closes_up(&self, coil: &Coil) -> Fault {
         let thickness = coil.profile.thickness_mm();
-        let said = format!(
-            "Hammered this thin, the wire of such a small ring spreads until no opening is left. Hammer it \
-             to no less than {}, or wind a larger ring.",
-            both((thickness * 0.7 * 100.0).round() / 100.0)
+        let said = text!(
+            "ring-plan-hammered-this-thin-wire-such",
+            thickness = both((thickness * 0.7 * 100.0).round() / 100.0)
         );
         Fault::new("hammered_mm", said)
     }
 
     fn all_taken(&self, taken: CutLoss, coil: &Coil) -> Fault {
         let most = coil.relaxed.perimeter();
-        let said = format!(
-            "Cutting takes {} off each ring and leaves no opening. It may take at most {}.",
-            both(taken.from_ring_mm),
-            both(most)
+        let said = text!(
+            "ring-plan-cutting-takes-off-each-ring",
+            from_ring_mm = both(taken.from_ring_mm),
+            most = both(most)
         );
         Fault::new("cutting.kerf_mm", said).limit(most)
     }
@@ -219,11 +219,7 @@ impl RingRequest {
         if rings < 1.0 {
             let one = Layout { rings_per_coil: 1, turns_per_ring };
             let least = self.turns_for(1.0, coil, one) * coil.pitch_mm;
-            let said = format!(
-                "A coil of {} is too short for a single ring. This rod must hold at least {} of coil.",
-                both(room),
-                both(least)
-            );
+            let said = text!("ring-plan-coil-too-short-for-single", room = both(room), least = both(least));
             return Err(Fault::new("mandrel.usable_mm", said).limit(least));
         }
         #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "clamped to the limit")]

@@ -19,6 +19,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
 use crate::words::length::{caliper, thickness};
 use crate::words::sentence::Choice;
+use lorimant_text::{fixed, text};
 
 /// A key that spreads a coil is thicker than its wire by so much.
 const KEY: f64 = 1.15;
@@ -80,7 +81,7 @@ impl RingRequest {
     fn finishing(&self, methods: &Methods) -> Vec<Box<dyn Perform>> {
         let taken = self.cutting.taken(self.wire.size_mm);
         let mut route: Vec<Box<dyn Perform>> = vec![];
-        route.push(Box::new(Close { what: "ring", ring_mm: Some(taken.from_ring_mm) }));
+        route.push(Box::new(Close { what: text!("ring-route-ring"), ring_mm: Some(taken.from_ring_mm) }));
         if let Some(to_mm) = self.hammered_mm {
             route.push(Box::new(HammerRing { to_mm }));
         }
@@ -99,10 +100,7 @@ impl RingRequest {
         if methods.hardening == Hardening::Tumble {
             route.push(Box::new(Tumble { hours: methods.tumble_h }));
         }
-        route.push(Box::new(Check {
-            text: "Lay one on the drawing. The ends should meet without a gap, with no burr, the same size \
-                   as the first.",
-        }));
+        route.push(Box::new(Check { text: text!("ring-route-lay-one-on-drawing-ends") }));
         route
     }
 
@@ -251,16 +249,28 @@ impl RingRequest {
         let unit = workshop.habits.unit;
         let to = thickness(self.hammered_mm.unwrap_or(thin), unit);
         [
-            ("pull the wire straight 10 times".to_owned(), self.pulls_n > 0, pulls),
+            (text!("ring-route-pull-wire-straight-10-times").to_owned(), self.pulls_n > 0, pulls),
             self.offer(
-                "anneal the wire before winding",
+                text!("ring-route-anneal-wire-before-winding"),
                 Operation::Anneal,
                 put(Operation::Anneal, Place::Before(Operation::Wind)),
             ),
-            (format!("hammer each ring to {to}"), self.hammered_mm.is_some(), hammered),
-            self.offer("fuse the joint", Operation::Fuse, put(Operation::Fuse, Place::After(after))),
-            self.offer("solder the joint", Operation::Solder, put(Operation::Solder, Place::After(after))),
-            self.offer("tumble for two hours", Operation::Tumble, put(Operation::Tumble, Place::AtTheEnd)),
+            (text!("ring-route-hammer-each-ring", to), self.hammered_mm.is_some(), hammered),
+            self.offer(
+                text!("ring-route-fuse-joint"),
+                Operation::Fuse,
+                put(Operation::Fuse, Place::After(after)),
+            ),
+            self.offer(
+                text!("ring-route-solder-joint"),
+                Operation::Solder,
+                put(Operation::Solder, Place::After(after)),
+            ),
+            self.offer(
+                text!("ring-route-tumble-for-two-hours"),
+                Operation::Tumble,
+                put(Operation::Tumble, Place::AtTheEnd),
+            ),
         ]
         .into_iter()
         .map(|(label, chosen, request)| {
@@ -309,8 +319,12 @@ impl Routed for RingRequest {
         let ring = caliper(finished.plan.ring_inside_diameter_mm, workshop.habits.unit);
         let holds = finished.holds.map_or(String::new(), |holds| format!(", {}", holds.told()));
         let (hands, alone) = finished.made.minutes(self.rings_n);
-        let alone = if alone > 0.0 { format!(" and {alone:.0} min unattended") } else { String::new() };
-        Ok(format!("ring {ring}{holds}; {hands:.0} min for all{alone}"))
+        let alone = if alone > 0.0 {
+            text!("ring-route-min-unattended", alone = fixed(alone, 0))
+        } else {
+            String::new()
+        };
+        Ok(text!("ring-route-ring-min-for-all", ring, holds, hands = fixed(hands, 0), alone))
     }
 }
 
@@ -320,15 +334,13 @@ impl Winding {
     pub fn danger(self) -> &'static str {
         match self {
             Self::Hand => {
-                "The end of the wire whips round: wear safety glasses and keep the tail under a \
-                           thumb or clamp."
+                text!("ring-route-end-wire-whips-round-wear")
             }
             Self::PinVise => {
-                "Keep tension until the end is clipped: a loose coil whips. Wear safety glasses."
+                text!("ring-route-keep-tension-until-end-clipped")
             }
             Self::SlowDrill => {
-                "A turning rod pulls in wire, hair, sleeves and gloves. Use the lowest speed, guide with a \
-                 block, and let go of the switch first. Follow the drill maker's instructions."
+                text!("ring-route-turning-rod-pulls-in-wire")
             }
         }
     }
@@ -339,16 +351,14 @@ impl Method {
     pub(crate) fn danger(self) -> &'static str {
         match self {
             Self::Saw => {
-                "Wear glasses, apron under the pin. Don't squeeze the coil: a trapped blade snaps and \
-                 flies. Don't breathe in the dust."
+                text!("ring-route-wear-glasses-apron-under-pin")
             }
             Self::DoubleFlush => {
-                "Every snip throws a sliver: wear glasses and hold a hand or cloth round \
-                                  the cut."
+                text!("ring-route-every-snip-throws-sliver-wear")
             }
-            Self::Shears => "Rings jump off the tips: wear glasses and keep fingers behind the blades.",
+            Self::Shears => text!("ring-route-rings-jump-off-tips-wear"),
             Self::SingleSnip => {
-                "Cut ends fly and pinched ends are sharp: wear glasses, and file what will touch skin."
+                text!("ring-route-cut-ends-fly-pinched-ends")
             }
         }
     }

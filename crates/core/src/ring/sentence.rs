@@ -5,39 +5,40 @@ use crate::tool::cutting::Method;
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{LengthUnit, caliper, caliper_number, shown};
 use crate::words::sentence::Phrase;
-use crate::words::{counted, words};
+use crate::words::words;
+use lorimant_text::text;
 
 words! {
     /// An input of a ring plan that is a word of its sentence.
-    pub enum Slot ("word of the sentence") {
+    pub enum Slot ("slot") {
         /// How many rings.
-        Rings = "rings", "how many";
+        Rings = "rings";
         /// Temper.
-        Temper = "temper", "temper";
+        Temper = "temper";
         /// Metal.
-        Metal = "metal", "metal";
+        Metal = "metal";
         /// Section.
-        Section = "section", "section";
+        Section = "section";
         /// Wire size.
-        Size = "size", "wire size";
+        Size = "size";
         /// The spool it is taken from.
-        Lot = "lot", "lot";
+        Lot = "lot";
         /// How often it is pulled straight.
-        Pulls = "pulls", "pulls";
+        Pulls = "pulls";
         /// How it is wound.
-        Winding = "winding", "winding";
+        Winding = "winding";
         /// The rod.
-        Mandrel = "mandrel", "rod";
+        Mandrel = "mandrel";
         /// How the coil is cut.
-        Cutting = "cutting", "cutting";
+        Cutting = "cutting";
         /// The saw blade.
-        Blade = "blade", "blade";
+        Blade = "blade";
         /// What the rings are hammered to.
-        Hammered = "hammered", "hammering";
+        Hammered = "hammered";
         /// What is put into the route, or left out of it.
-        Making = "making", "making";
+        Making = "making";
         /// The ring wanted, backwards.
-        Inside = "inside", "ring inside";
+        Inside = "inside";
     }
 }
 
@@ -87,7 +88,7 @@ pub fn write(request: &RingRequest, plan: Option<&RingPlan>, unit: LengthUnit) -
     let mut pieces = vec![];
     let mut word = |slot: Slot, text: String| pieces.push((text, Some(slot)));
     let wire = &request.wire;
-    word(Slot::Rings, counted(request.rings_n, "ring"));
+    word(Slot::Rings, text!("count-ring", n = request.rings_n));
     word(Slot::Temper, wire.temper.shown().to_owned());
     word(Slot::Metal, wire.metal_shown());
     word(Slot::Section, wire.section.shown().to_owned());
@@ -96,34 +97,43 @@ pub fn write(request: &RingRequest, plan: Option<&RingPlan>, unit: LengthUnit) -
         word(Slot::Lot, lot.shown());
     }
     if request.pulls_n > 0 {
-        word(Slot::Pulls, format!("pulled straight {}", counted(request.pulls_n, "time")));
+        word(
+            Slot::Pulls,
+            text!("ring-sentence-pulled-straight", pulls_n = text!("count-time", n = request.pulls_n)),
+        );
     }
     word(Slot::Winding, request.winding.shown().to_owned());
     word(Slot::Mandrel, request.mandrel.shown_in(unit));
-    let filed = if request.cutting.filed { " and filed" } else { "" };
+    let filed = if request.cutting.filed { text!("ring-sentence-filed") } else { "" };
     match request.cutting.method {
-        Method::SingleSnip => word(Slot::Cutting, format!("snipped once{filed}")),
+        Method::SingleSnip => word(Slot::Cutting, text!("ring-sentence-snipped-once", filed)),
         method => word(Slot::Cutting, method.shown().to_owned()),
     }
     if request.cutting.method == Method::Saw {
-        word(Slot::Blade, format!("{} blade", request.cutting.blade_for(wire.size_mm)));
+        word(Slot::Blade, text!("ring-sentence-blade", cutting = request.cutting.blade_for(wire.size_mm)));
     }
     if let Some(to_mm) = request.hammered_mm {
         // What inches round stands exactly in brackets, as for the wire's own size.
         let thin = match unit {
-            LengthUnit::Mm => format!("{} mm", shown(to_mm, 3)),
-            LengthUnit::Inch => format!("{} in ({} mm)", shown(to_mm / MM_PER_INCH, 5), shown(to_mm, 3)),
+            LengthUnit::Mm => text!("ring-sentence-mm", to_mm = shown(to_mm, 3)),
+            LengthUnit::Inch => {
+                text!("ring-sentence-in-mm", to_mm = shown(to_mm / MM_PER_INCH, 5), to_mm2 = shown(to_mm, 3))
+            }
         };
-        word(Slot::Hammered, format!("hammered to {thin}"));
+        word(Slot::Hammered, text!("ring-sentence-hammered", thin));
     }
     if let Some(plan) = plan {
         let short = plan.ring_inside_short_mm;
         let one_way = (plan.ring_inside_diameter_mm - short).abs() < 1e-9;
         let inside = plan.ring_inside_diameter_mm;
         let text = if one_way {
-            format!("{} inside", caliper(inside, unit))
+            text!("ring-sentence-inside", inside = caliper(inside, unit))
         } else {
-            format!("{} × {} inside", caliper_number(inside, unit), caliper(short, unit))
+            text!(
+                "ring-sentence-inside-2",
+                inside = caliper_number(inside, unit),
+                short = caliper(short, unit)
+            )
         };
         word(Slot::Inside, text);
     }
@@ -134,14 +144,14 @@ pub fn write(request: &RingRequest, plan: Option<&RingPlan>, unit: LengthUnit) -
 fn join(inputs: Vec<(String, Option<Slot>)>) -> Vec<Phrase> {
     let before = |slot: Slot| match slot {
         Slot::Rings => "",
-        Slot::Temper => " of ",
+        Slot::Temper => text!("sentence-of"),
         Slot::Metal | Slot::Size => " ",
         Slot::Section => ", ",
         Slot::Lot | Slot::Pulls | Slot::Hammered => ", ",
-        Slot::Winding => ", wound ",
-        Slot::Mandrel => " on the ",
-        Slot::Cutting => " and ",
-        Slot::Blade => " with a ",
+        Slot::Winding => text!("ring-sentence-wound"),
+        Slot::Mandrel => text!("ring-sentence-on"),
+        Slot::Cutting => text!("sentence-and"),
+        Slot::Blade => text!("ring-sentence-with"),
         // Making is said step by step, not in the sentence.
         Slot::Making => "",
         Slot::Inside => ": ",

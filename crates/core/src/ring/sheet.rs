@@ -20,21 +20,22 @@ use crate::wire::metal::Temper;
 use crate::words::length::{LengthUnit, caliper, pull};
 use crate::words::scale::of_wire;
 use crate::words::sentence::{self, Phrase};
-use crate::words::{counted, words};
+use crate::words::words;
+use lorimant_text::text;
 
 words! {
     /// What a stretch of the straight wire becomes.
-    pub enum ZoneKind ("zone of the strip") {
+    pub enum ZoneKind ("zone-kind") {
         /// The ring.
-        Ring = "ring", "ring";
+        Ring = "ring";
         /// Lost to the saw.
-        Kerf = "kerf", "kerf";
+        Kerf = "kerf";
         /// Trimmed by the second flush cut.
-        Sliver = "sliver", "sliver";
+        Sliver = "sliver";
         /// Filed off the ends.
-        Filing = "filing", "filed off";
+        Filing = "filing";
         /// The next ring.
-        Next = "next", "next ring";
+        Next = "next";
     }
 }
 
@@ -289,10 +290,10 @@ impl RingPlan {
     /// The coils to wind, in a few words: `62 turns`, `2 coils of 62 turns`.
     #[must_use]
     pub fn coils_told(&self) -> String {
-        let turns = counted(self.turns_per_coil_n, "turn");
+        let turns = text!("count-turn", n = self.turns_per_coil_n);
         match self.coils_n {
             1 => turns,
-            n => format!("{n} coils of {turns}"),
+            n => text!("ring-sheet-coils", n, turns),
         }
     }
 
@@ -300,7 +301,12 @@ impl RingPlan {
     #[must_use]
     pub fn to_wind(&self, unit: LengthUnit) -> String {
         let each = if self.coils_n > 1 { " each" } else { "" };
-        format!("wind {}, {} of wire{each}", self.coils_told(), pull(self.coil_wire_mm, unit))
+        text!(
+            "ring-sheet-wind-wire",
+            coils_told = self.coils_told(),
+            coil_wire_mm = pull(self.coil_wire_mm, unit),
+            each
+        )
     }
 
     /// One turn as straight wire, with its losses and the start of the next.
@@ -324,7 +330,7 @@ impl RingPlan {
             kind: ZoneKind::Ring,
             from_mm: 0.0,
             to_mm: self.ring_length_mm,
-            text: format!("{} of ring", caliper(self.ring_length_mm, unit)),
+            text: text!("ring-sheet-ring", ring_length_mm = caliper(self.ring_length_mm, unit)),
         }];
         let lost = taken.from_ring_mm + taken.between_mm;
         let kind = match request.cutting.method {
@@ -342,15 +348,15 @@ impl RingPlan {
             kind: ZoneKind::Next,
             from_mm: cut,
             to_mm: length_mm,
-            text: "next ring".to_owned(),
+            text: text!("ring-sheet-next-ring").to_owned(),
         });
-        let sum = format!(
-            "× {} = {} + tails {} + uneven ends {} = {} off the spool",
-            request.rings_n,
-            of_wire(self.rings_wire_mm + self.cutting_wire_mm, unit),
-            of_wire(self.tails_wire_mm, unit),
-            of_wire(self.ragged_wire_mm, unit),
-            pull(self.wire_length_mm, unit)
+        let sum = text!(
+            "ring-sheet-tails-uneven-ends-off-spool",
+            rings_n = request.rings_n,
+            rings_wire_mm = of_wire(self.rings_wire_mm + self.cutting_wire_mm, unit),
+            tails_wire_mm = of_wire(self.tails_wire_mm, unit),
+            ragged_wire_mm = of_wire(self.ragged_wire_mm, unit),
+            wire_length_mm = pull(self.wire_length_mm, unit)
         );
         Strip { length_mm, thickness_mm: request.wire.profile().thickness_mm(), zones, sum }
     }

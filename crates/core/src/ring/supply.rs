@@ -7,9 +7,9 @@ use crate::fault::{Fault, Faults, Span};
 use crate::reading::field::{self, Amount};
 use crate::tool::coil::Coil;
 use crate::tool::workshop::Workshop;
-use crate::words::counted;
 use crate::words::length::{Habits, on_ruler, pull};
 use crate::words::scale::of_wire;
+use lorimant_text::{Text, text};
 
 /// What there is of a wire: a length or a mass, not both.
 #[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize)]
@@ -41,8 +41,8 @@ pub struct HowMany {
 }
 
 impl Supply {
-    const LENGTH: Span = Span { noun: "length of wire", unit: " mm", least: 1.0, most: 1e8 };
-    const MASS: Span = Span { noun: "mass of wire", unit: " g", least: 0.001, most: 1e7 };
+    const LENGTH: Span = Span { noun: Text::named("supply-length-wire"), unit: " mm", least: 1.0, most: 1e8 };
+    const MASS: Span = Span { noun: Text::named("supply-mass-wire"), unit: " g", least: 0.001, most: 1e7 };
 
     /// Reads a supply as people say it: `3 m`, `10 ft`, `50 g`, `2 oz`.
     ///
@@ -72,11 +72,11 @@ impl Supply {
             (Some(length), None) => Self::LENGTH.check("wire_length_mm", length),
             (None, Some(mass)) => Self::MASS.check("wire_mass_g", mass).map(|g| wire.length_of_mm(g)),
             (None, None) => {
-                let said = "Enter the wire's length in mm or its weight in g.";
+                let said = text!("supply-enter-wires-length-in-mm");
                 Err(Fault::new("wire_length_mm", said))
             }
             (Some(_), Some(_)) => {
-                let said = "Enter the wire's length or its weight, not both.";
+                let said = text!("supply-enter-wires-length-or-its");
                 Err(Fault::new("wire_mass_g", said))
             }
         }
@@ -130,16 +130,16 @@ impl Supply {
         let unit = workshop.habits.unit;
         let left_mm = (there - used_mm).max(0.0);
         let sentence = match rings_n {
-            0 => format!(
-                "{} is not enough for one ring with its tails: that needs {}.",
-                of_wire(there, unit),
-                pull(least_mm, unit)
+            0 => text!(
+                "supply-not-enough-for-one-ring",
+                there = of_wire(there, unit),
+                least_mm = pull(least_mm, unit)
             ),
-            n => format!(
-                "{} makes {} and leaves {}.",
-                of_wire(there, unit),
-                counted(n, "ring"),
-                on_ruler(left_mm, unit)
+            n => text!(
+                "supply-makes-leaves",
+                there = of_wire(there, unit),
+                n = text!("count-ring", n),
+                left_mm = on_ruler(left_mm, unit)
             ),
         };
         Ok(HowMany { rings_n, wire_length_mm: there, used_mm, left_mm, sentence })

@@ -9,6 +9,7 @@ use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::words::length::{LengthUnit, caliper};
 use crate::words::scale::of_wire;
+use lorimant_text::{Text, text};
 
 /// What was wished for and a plan can only come near to: it stays with the plan, so that it is seen what was meant.
 #[derive(Debug, Clone, Copy, PartialEq, Default, Serialize, Deserialize)]
@@ -24,7 +25,8 @@ pub struct Wish {
 }
 
 impl Wish {
-    const INSIDE: Span = Span { noun: "inside wanted", unit: " mm", least: 0.1, most: 1000.0 };
+    const INSIDE: Span =
+        Span { noun: Text::named("wish-inside-wanted"), unit: " mm", least: 0.1, most: 1000.0 };
 
     /// Checks what was wished for: it may come from a file as well as from a bench.
     pub(super) fn check(&self, wire: &Wire, faults: &mut Faults) {
@@ -75,11 +77,11 @@ impl RingRequest {
     pub fn wished(&self, plan: &RingPlan, unit: LengthUnit) -> Option<String> {
         let inside = self.wish.inside_mm.map(|wanted| {
             let given = plan.ring_inside_diameter_mm;
-            format!("{} inside is wanted, {} given", caliper(wanted, unit), caliper(given, unit))
+            text!("wish-inside-wanted-given", wanted = caliper(wanted, unit), given = caliper(given, unit))
         });
         let supply = self.wish.supply.map(|supply| match (supply.wire_length_mm, supply.wire_mass_g) {
-            (Some(mm), _) => format!("as many as {} of wire gives", of_wire(mm, unit)),
-            (_, grams) => format!("as many as {} g of wire gives", grams.unwrap_or_default()),
+            (Some(mm), _) => text!("wish-as-many-as-wire-gives", mm = of_wire(mm, unit)),
+            (_, grams) => text!("wish-as-many-as-g-wire", grams = grams.unwrap_or_default()),
         });
         let said: Vec<String> = inside.into_iter().chain(supply).collect();
         let said = (!said.is_empty()).then(|| said.join("; "))?;

@@ -5,6 +5,7 @@ use crate::tool::outline::Outline;
 use crate::wire::Wire;
 use crate::wire::section::{LENGTH_SHARE, Profile, WIDTH_SHARE};
 use crate::words::length::both;
+use lorimant_text::text;
 use std::f64::consts::PI;
 
 /// Strain of hammering to a thickness: `e = ln(h/t)`.
@@ -74,13 +75,17 @@ pub fn check(wire: &Wire, to_mm: f64) -> Result<(), Fault> {
     if to_mm < h && to_mm >= least {
         return Ok(());
     }
-    let (said, limit) = if to_mm >= h { ("cannot be hammered thicker", h) } else { ("would be foil", least) };
-    let said = format!(
-        "Wire {} thick hammered to {} {said}. It can be from {} to just under {}.",
-        both(h),
-        both(to_mm),
-        both((least * 100.0).ceil() / 100.0),
-        both(h)
+    let (said, limit) = if to_mm >= h {
+        (text!("hammered-cannot-be-hammered-thicker"), h)
+    } else {
+        (text!("hammered-would-be-foil"), least)
+    };
+    let said = text!(
+        "hammered-wire-thick-hammered-can-be",
+        h = both(h),
+        to_mm = both(to_mm),
+        said,
+        least = both((least * 100.0).ceil() / 100.0)
     );
     Err(Fault::new("hammered_mm", said).limit(limit))
 }

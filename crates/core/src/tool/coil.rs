@@ -12,6 +12,7 @@ use crate::wire::bending::Bending;
 use crate::wire::section::{Profile, Section};
 use crate::words::length::both;
 use crate::words::words;
+use lorimant_text::text;
 
 /// Least ratio of rod to side for square wire: tighter than this the inner face swells so much that
 /// the turns no longer lie flat.
@@ -19,13 +20,13 @@ pub const LEAST_SQUARE_RATIO: f64 = 2.0;
 
 words! {
     /// How the rod or the wire is turned.
-    pub enum Winding ("way of winding") {
+    pub enum Winding ("winding") {
         /// By hand round a held rod.
-        Hand = "hand", "by hand";
+        Hand = "hand";
         /// Rod turned in a pin vise.
-        PinVise = "pin-vise", "in a pin vise";
+        PinVise = "pin-vise";
         /// Rod turned by a slow drill.
-        SlowDrill = "slow-drill", "with a slow drill";
+        SlowDrill = "slow-drill";
     }
 }
 
@@ -264,24 +265,17 @@ fn fits(wire: &Wire, mandrel: &Mandrel) -> Result<(), Fault> {
     let across = mandrel.outline().short_across();
     let size = wire.size_mm;
     if thickness > across + 1e-9 {
-        let said = format!(
-            "Wire {} thick is thicker than the rod of {}, which would bend first. Use wire of at most {}, \
-             or a rod of at least {}.",
-            both(thickness),
-            both(across),
-            both(across),
-            both(thickness)
-        );
+        let said =
+            text!("coil-wire-thick-thicker-than-rod", thickness = both(thickness), across = both(across));
         return Err(Fault::new("wire.size_mm", said).limit(across));
     }
     if wire.section == Section::Square && across < LEAST_SQUARE_RATIO * size {
         let least = LEAST_SQUARE_RATIO * size;
-        let said = format!(
-            "Square wire of {} bulges on its inner face on a rod of {}, and the turns won't lie flat. Use a \
-             rod of at least {}.",
-            both(size),
-            both(across),
-            both(least)
+        let said = text!(
+            "coil-square-wire-bulges-on-its",
+            size = both(size),
+            across = both(across),
+            least = both(least)
         );
         return Err(Fault::new("mandrel.diameter_mm", said).limit(least));
     }
@@ -290,13 +284,12 @@ fn fits(wire: &Wire, mandrel: &Mandrel) -> Result<(), Fault> {
 
 fn springs_straight(bending: &Bending, wire: &Wire, mandrel: &Mandrel) -> Fault {
     let most = 2.0 * (1.0 / bending.yield_curvature() - bending.profile.centroid_mm());
-    let said = format!(
-        "On the {} this {} {} springs straight again: nothing bends past its yield. Use a rod well under \
-         {}, or softer or thicker wire.",
-        mandrel.shown(),
-        wire.temper,
-        wire.metal,
-        both(most)
+    let said = text!(
+        "coil-on-this-springs-straight-again",
+        mandrel = mandrel.shown(),
+        temper = wire.temper,
+        metal = wire.metal,
+        most = both(most)
     );
     Fault::new("mandrel.diameter_mm", said).limit(most)
 }

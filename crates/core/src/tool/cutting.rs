@@ -6,55 +6,56 @@ use crate::fault::{Fault, Faults, Span};
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::both;
 use crate::words::words;
+use lorimant_text::{Text, fixed, text};
 
 /// What is minded at every cut.
-pub const CAUTION: &str = "Wear safety glasses and hold both sides of the cut: ends fly.";
+pub const CAUTION: Text = Text::named("cutting-wear-safety-glasses-hold-both");
 
 words! {
     /// How a coil is cut into rings.
-    pub enum Method ("way of cutting") {
+    pub enum Method ("method") {
         /// Sawn along the coil: two square faces, one kerf lost per ring.
-        Saw = "saw", "sawn";
+        Saw = "saw";
         /// Flush cutter, cut twice: two flat faces, a sliver lost per ring.
-        DoubleFlush = "double-flush", "flush cut twice";
+        DoubleFlush = "double-flush";
         /// The tips of sheet shears: nearly flat faces, their burr filed.
-        Shears = "shears", "cut with shears";
+        Shears = "shears";
         /// One snip with a side cutter: pinched faces, nothing lost.
-        SingleSnip = "single-snip", "snipped once";
+        SingleSnip = "single-snip";
     }
 }
 
 words! {
     /// A jeweller's saw blade, by its number.
-    pub enum Blade ("saw blade") {
+    pub enum Blade ("blade") {
         /// 8/0.
-        B8o = "8/0", "8/0";
+        B8o = "8/0";
         /// 7/0.
-        B7o = "7/0", "7/0";
+        B7o = "7/0";
         /// 6/0.
-        B6o = "6/0", "6/0";
+        B6o = "6/0";
         /// 5/0.
-        B5o = "5/0", "5/0";
+        B5o = "5/0";
         /// 4/0.
-        B4o = "4/0", "4/0";
+        B4o = "4/0";
         /// 3/0.
-        B3o = "3/0", "3/0";
+        B3o = "3/0";
         /// 2/0.
-        B2o = "2/0", "2/0";
+        B2o = "2/0";
         /// 1/0.
-        B1o = "1/0", "1/0";
+        B1o = "1/0";
         /// 1.
-        B1 = "1", "1";
+        B1 = "1";
         /// 2.
-        B2 = "2", "2";
+        B2 = "2";
         /// 3.
-        B3 = "3", "3";
+        B3 = "3";
         /// 4.
-        B4 = "4", "4";
+        B4 = "4";
         /// 5.
-        B5 = "5", "5";
+        B5 = "5";
         /// 6.
-        B6 = "6", "6";
+        B6 = "6";
     }
 }
 
@@ -186,8 +187,9 @@ pub struct CutLoss {
 }
 
 impl Cutting {
-    const KERF: Span = Span { noun: "kerf", unit: " mm", least: 0.05, most: 2.0 };
-    const SLIVER_SPAN: Span = Span { noun: "sliver", unit: " mm", least: 0.0, most: 20.0 };
+    const KERF: Span = Span { noun: Text::named("cutting-kerf"), unit: " mm", least: 0.05, most: 2.0 };
+    const SLIVER_SPAN: Span =
+        Span { noun: Text::named("cutting-sliver"), unit: " mm", least: 0.0, most: 20.0 };
 
     /// The blade that will be used on wire of this size.
     pub fn blade_for(&self, size_mm: f64) -> Blade {
@@ -238,21 +240,19 @@ impl Cutting {
         }
         let kerf = self.kerf_mm.unwrap_or_else(|| self.blade_for(size_mm).thickness_mm());
         if self.method == Method::Saw && size_mm > 0.0 && kerf >= size_mm {
-            let said = format!(
-                "A saw cut {} wide takes all of wire {} thick. Use a flush cutter.",
-                both(kerf),
-                both(size_mm)
-            );
+            let said = text!("cutting-saw-cut-wide-takes-all", kerf = both(kerf), size_mm = both(size_mm));
             faults.add(Fault::new("method", said).limit(size_mm));
         }
         if let (Method::Saw, Some(blade)) = (self.method, self.blade) {
             let teeth = blade.teeth_in(size_mm);
             let right = Blade::suited_to(size_mm);
             if teeth < LEAST_TEETH && blade != right && size_mm.is_finite() {
-                let said = format!(
-                    "A {blade} blade has only {teeth:.1} teeth in wire of {} and would catch; two or three \
-                     should be in it. Use a {right} blade.",
-                    both(size_mm)
+                let said = text!(
+                    "cutting-blade-has-only-teeth-in",
+                    blade,
+                    teeth = fixed(teeth, 1),
+                    size_mm = both(size_mm),
+                    right
                 );
                 faults.add(Fault::new("blade", said).limit(LEAST_TEETH));
             }

@@ -7,6 +7,7 @@ use crate::fault::{Fault, Faults, Span};
 use crate::wire::Wire;
 use crate::wire::bending::FlowCurve;
 use crate::wire::metal::Temper;
+use lorimant_text::{Text, text};
 
 /// The workshop's gear; what is left out is as on a usual bench.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
@@ -64,8 +65,10 @@ impl Default for Gear {
 const CUTTER_MPA: f64 = 600.0;
 
 impl Gear {
-    const CUTTER: Span = Span { noun: "wire that the cutter takes", unit: " mm", least: 0.2, most: 6.0 };
-    const BARREL: Span = Span { noun: "load of the tumbler", unit: " g", least: 1.0, most: 20_000.0 };
+    const CUTTER: Span =
+        Span { noun: Text::named("gear-wire-that-cutter-takes"), unit: " mm", least: 0.2, most: 6.0 };
+    const BARREL: Span =
+        Span { noun: Text::named("gear-load-tumbler"), unit: " g", least: 1.0, most: 20_000.0 };
 
     /// Checks its numbers.
     ///
@@ -76,7 +79,7 @@ impl Gear {
         faults.keep(Self::CUTTER.check("cutter_mm", self.cutter_mm));
         faults.keep(Self::CUTTER.check("cutter_hard_mm", self.cutter_hard_mm));
         if self.cutter_hard_mm > self.cutter_mm {
-            let said = "A cutter can't take thicker hard wire than soft. Enter a smaller size for hard wire.";
+            let said = text!("gear-cutter-cant-take-thicker-hard");
             faults.add(Fault::new("cutter_hard_mm", said).limit(self.cutter_mm));
         }
         faults.keep(Self::BARREL.check("barrel_g", self.barrel_g));
@@ -113,9 +116,9 @@ impl Gear {
     pub fn sawn(&self, wire: &Wire) -> Option<&'static str> {
         self.too_thick(wire)?;
         Some(if self.guide_block {
-            "saw it square in the guide block and file it flush to the block"
+            text!("gear-saw-square-in-guide-block")
         } else {
-            "saw it square and file it flush"
+            text!("gear-saw-square-file-flush")
         })
     }
 
@@ -136,14 +139,15 @@ impl Gear {
     /// # Errors
     /// A sentence where there is none.
     pub fn heats(&self) -> Result<(), String> {
-        let none = "no torch is listed under Tools. Add yours, or leave the heat out.";
+        let none = text!("gear-no-torch-listed-under-tools");
         if self.torch { Ok(()) } else { Err(none.to_owned()) }
     }
 }
 
 impl Taper {
-    const ACROSS: Span = Span { noun: "taper", unit: " mm", least: 0.3, most: 60.0 };
-    const LENGTH: Span = Span { noun: "taper's length", unit: " mm", least: 5.0, most: 600.0 };
+    const ACROSS: Span = Span { noun: Text::named("gear-taper"), unit: " mm", least: 0.3, most: 60.0 };
+    const LENGTH: Span =
+        Span { noun: Text::named("gear-tapers-length"), unit: " mm", least: 5.0, most: 600.0 };
 
     fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
@@ -151,7 +155,7 @@ impl Taper {
         faults.keep(Self::ACROSS.check("wide_mm", self.wide_mm));
         faults.keep(Self::LENGTH.check("length_mm", self.length_mm));
         if self.wide_mm <= self.narrow_mm {
-            let said = "A taper widens from its narrow end. Swap the two sizes.";
+            let said = text!("gear-taper-widens-from-its-narrow");
             faults.add(Fault::new("wide_mm", said).limit(self.narrow_mm));
         }
         faults.into_result()

@@ -4,13 +4,14 @@ use serde::{Deserialize, Serialize};
 
 use crate::fault::{Faults, Span};
 use crate::tool::mandrel::Mandrel;
+use lorimant_text::{Text, text};
 
 /// How far each source of unevenness moves a ring's inside, mm, one standard deviation: a workshop's habits, to be
 /// corrected by what its own rings show.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields, default)]
-pub struct Hand {
+pub struct HandSpread {
     /// The rod, as it was measured; 0.02 if left out.
     pub rod_mm: f64,
     /// A rod of wood gives and wears: so much more; 0.05 if left out.
@@ -27,7 +28,7 @@ pub struct Hand {
     pub caliper_mm: f64,
 }
 
-impl Default for Hand {
+impl Default for HandSpread {
     fn default() -> Self {
         Self {
             rod_mm: 0.02,
@@ -44,8 +45,8 @@ impl Default for Hand {
 /// Names that rods of wood go by.
 const WOODEN: [&str; 3] = ["dowel", "wood", "stick"];
 
-impl Hand {
-    const SPREAD: Span = Span { noun: "unevenness", unit: " mm", least: 0.0, most: 2.0 };
+impl HandSpread {
+    const SPREAD: Span = Span { noun: Text::named("hand-unevenness"), unit: " mm", least: 0.0, most: 2.0 };
 
     /// Its sources by field name.
     fn fields(&self) -> [(&'static str, f64); 7] {
@@ -75,10 +76,10 @@ impl Hand {
     /// What counts for a ring wound on this rod, sawn or not: each source in words, mm.
     ///
     /// ```
-    /// use lorimant_core::tool::hand::Hand;
+    /// use lorimant_core::tool::hand::HandSpread;
     /// use lorimant_core::tool::mandrel::Mandrel;
     ///
-    /// let hand = Hand::default();
+    /// let hand = HandSpread::default();
     /// let dowel = Mandrel { name: Some("dowel".into()), ..Mandrel::round(6.0) };
     /// // Wood gives: it adds a source of its own.
     /// assert_eq!(hand.sources(&dowel, true).len(), hand.sources(&Mandrel::round(6.0), true).len() + 1);
@@ -86,13 +87,13 @@ impl Hand {
     pub fn sources(&self, rod: &Mandrel, sawn: bool) -> Vec<(&'static str, f64)> {
         let name = rod.name.as_deref().unwrap_or_default().to_lowercase();
         let wooden = WOODEN.iter().any(|wood| name.contains(wood));
-        let mut sources = vec![("rod as measured", self.rod_mm)];
+        let mut sources = vec![(text!("hand-rod-as-measured"), self.rod_mm)];
         if wooden {
             sources.push(("wood", self.wood_mm));
         }
-        sources.push(("coil not tight on the rod", self.hugging_mm));
+        sources.push((text!("hand-coil-not-tight-on-rod"), self.hugging_mm));
         if sawn {
-            sources.push(("kerf wandering", self.kerf_mm));
+            sources.push((text!("hand-kerf-wandering"), self.kerf_mm));
         }
         sources.extend([
             ("closing", self.closing_mm),
@@ -105,9 +106,9 @@ impl Hand {
     /// A spread with all of that added in squares, mm: independent sources, one standard deviation each.
     ///
     /// ```
-    /// use lorimant_core::tool::{hand::Hand, mandrel::Mandrel};
+    /// use lorimant_core::tool::{hand::HandSpread, mandrel::Mandrel};
     ///
-    /// let spread = Hand::default().with(0.0, &Mandrel::round(5.0), false);
+    /// let spread = HandSpread::default().with(0.0, &Mandrel::round(5.0), false);
     /// assert!((spread - (4.0 * 0.0004 + 0.0009_f64).sqrt()).abs() < 1e-12);
     /// ```
     pub fn with(&self, spread_mm: f64, rod: &Mandrel, sawn: bool) -> f64 {
@@ -118,9 +119,9 @@ impl Hand {
     /// What a rod is off by itself, mm: the same for all that is wound on it.
     ///
     /// ```
-    /// use lorimant_core::tool::{hand::Hand, mandrel::Mandrel};
+    /// use lorimant_core::tool::{hand::HandSpread, mandrel::Mandrel};
     ///
-    /// assert_eq!(Hand::default().rod_spread(&Mandrel::round(5.0)), 0.02);
+    /// assert_eq!(HandSpread::default().rod_spread(&Mandrel::round(5.0)), 0.02);
     /// ```
     pub fn rod_spread(&self, rod: &Mandrel) -> f64 {
         let of_rod = |(what, _): &&(&str, f64)| matches!(*what, "rod as measured" | "wood");
@@ -132,9 +133,9 @@ impl Hand {
     /// kerf; roundness and caliper the less, the more readings are taken round it.
     ///
     /// ```
-    /// use lorimant_core::tool::hand::Hand;
+    /// use lorimant_core::tool::hand::HandSpread;
     ///
-    /// let hand = Hand::default();
+    /// let hand = HandSpread::default();
     /// assert!(hand.of_one(true, true, 1) > hand.of_one(false, false, 1));
     /// assert!(hand.of_one(false, false, 3) < hand.of_one(false, false, 1));
     /// ```

@@ -7,20 +7,21 @@ use crate::tool::outline::Outline;
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{LengthUnit, both, rod_size, shown};
 use crate::words::words;
+use lorimant_text::{Text, text};
 
 words! {
     /// The outline of a rod.
-    pub enum Shape ("rod shape") {
+    pub enum Shape ("shape") {
         /// Round.
-        Round = "round", "round";
+        Round = "round";
         /// Oval: an ellipse with a long and a short axis.
-        Oval = "oval", "oval";
+        Oval = "oval";
         /// Square, measured across its flats.
-        Square = "square", "square";
+        Square = "square";
         /// Hexagon, measured across its flats.
-        Hexagon = "hexagon", "hexagonal";
+        Hexagon = "hexagon";
         /// Octagon, measured across its flats.
-        Octagon = "octagon", "octagonal";
+        Octagon = "octagon";
     }
 }
 
@@ -94,12 +95,18 @@ pub const GRIP_MM: f64 = 25.0;
 pub const CORNER_MM: f64 = 0.3;
 
 impl Mandrel {
-    const DIAMETER: Span = Span { noun: "rod diameter", unit: " mm", least: 0.1, most: 300.0 };
-    const SHORT: Span = Span { noun: "short axis", unit: " mm", least: 0.1, most: 300.0 };
-    const CORNER: Span = Span { noun: "corner rounding", unit: " mm", least: 0.05, most: 150.0 };
-    const LENGTH: Span = Span { noun: "rod length", unit: " mm", least: 1.0, most: 5000.0 };
-    const USABLE: Span = Span { noun: "usable length", unit: " mm", least: 1.0, most: 5000.0 };
-    const TAPE: Span = Span { noun: "tape thickness", unit: " mm", least: 0.01, most: 2.0 };
+    const DIAMETER: Span =
+        Span { noun: Text::named("mandrel-rod-diameter"), unit: " mm", least: 0.1, most: 300.0 };
+    const SHORT: Span =
+        Span { noun: Text::named("mandrel-short-axis"), unit: " mm", least: 0.1, most: 300.0 };
+    const CORNER: Span =
+        Span { noun: Text::named("mandrel-corner-rounding"), unit: " mm", least: 0.05, most: 150.0 };
+    const LENGTH: Span =
+        Span { noun: Text::named("mandrel-rod-length"), unit: " mm", least: 1.0, most: 5000.0 };
+    const USABLE: Span =
+        Span { noun: Text::named("mandrel-usable-length"), unit: " mm", least: 1.0, most: 5000.0 };
+    const TAPE: Span =
+        Span { noun: Text::named("mandrel-tape-thickness"), unit: " mm", least: 0.01, most: 2.0 };
 
     /// A plain round rod.
     ///
@@ -144,9 +151,14 @@ impl Mandrel {
                 faults.keep(span.check(field, value));
             }
         }
-        faults.keep(check_text("name", "rod's name", self.name.as_deref().unwrap_or_default(), 60));
+        faults.keep(check_text(
+            "name",
+            text!("mandrel-rods-name"),
+            self.name.as_deref().unwrap_or_default(),
+            60,
+        ));
         if self.tape_layers > 20 {
-            let said = format!("{} layers of tape are too many. Enter at most 20.", self.tape_layers);
+            let said = text!("mandrel-layers-tape-too-many-enter", tape_layers = self.tape_layers);
             faults.add(Fault::new("tape_layers", said).limit(20.0));
         }
         if faults.is_empty() {
@@ -158,30 +170,26 @@ impl Mandrel {
     fn check_together(&self, faults: &mut Faults) {
         if let Some(short) = self.short_mm {
             if self.shape != Shape::Oval {
-                let said = format!("A {} rod has no short axis. Leave it out.", self.shape);
+                let said = text!("mandrel-rod-has-no-short-axis", shape = self.shape);
                 faults.add(Fault::new("short_mm", said));
             } else if short > self.diameter_mm {
-                let said = format!(
-                    "The short axis of {} is longer than the long one of {}. Swap them.",
-                    both(short),
-                    both(self.diameter_mm)
+                let said = text!(
+                    "mandrel-short-axis-longer-than-long",
+                    short = both(short),
+                    diameter_mm = both(self.diameter_mm)
                 );
                 faults.add(Fault::new("short_mm", said).limit(self.diameter_mm));
             }
         }
         if self.corner_mm.is_some_and(|corner| corner > self.diameter_mm / 2.0) {
             let most = self.diameter_mm / 2.0;
-            let said = format!("The corners cannot be rounder than the rod. Enter at most {}.", both(most));
+            let said = text!("mandrel-corners-cannot-be-rounder-than", most = both(most));
             faults.add(Fault::new("corner_mm", said).limit(most));
         }
         if let (Some(usable), Some(length)) = (self.usable_mm, self.length_mm)
             && usable > length
         {
-            let said = format!(
-                "{} cannot be wound on a rod that is {} long. Enter at most its length.",
-                both(usable),
-                both(length)
-            );
+            let said = text!("mandrel-cannot-be-wound-on-rod", usable = both(usable), length = both(length));
             faults.add(Fault::new("usable_mm", said).limit(length));
         }
     }
@@ -240,11 +248,19 @@ impl Mandrel {
             Shape::Oval => {
                 let short = self.short_mm.unwrap_or(self.diameter_mm / 1.5);
                 match unit {
-                    LengthUnit::Mm => format!("{} × {} mm", shown(self.diameter_mm, 3), shown(short, 3)),
+                    LengthUnit::Mm => {
+                        text!("mandrel-mm", diameter_mm = shown(self.diameter_mm, 3), short = shown(short, 3))
+                    }
                     LengthUnit::Inch => {
                         let inch = |mm| shown(mm / MM_PER_INCH, 3);
                         let (long_mm, short_mm) = (shown(self.diameter_mm, 3), shown(short, 3));
-                        format!("{} × {} in ({long_mm} × {short_mm} mm)", inch(self.diameter_mm), inch(short))
+                        text!(
+                            "mandrel-in-mm",
+                            diameter_mm = inch(self.diameter_mm),
+                            short = inch(short),
+                            long_mm,
+                            short_mm
+                        )
                     }
                 }
             }
@@ -267,8 +283,8 @@ impl Mandrel {
         let name = self.name.as_deref().unwrap_or("rod");
         let tape = match self.tape_layers {
             0 => String::new(),
-            1 => " with 1 layer of tape".to_owned(),
-            n => format!(" with {n} layers of tape"),
+            1 => text!("mandrel-with-1-layer-tape").to_owned(),
+            n => text!("mandrel-with-layers-tape", n),
         };
         format!("{size}{shape} {name}{tape}")
     }

@@ -6,132 +6,133 @@ use crate::fault::{Faults, Span};
 use crate::wire::Wire;
 use crate::wire::metal::Joining;
 use crate::words::words;
+use lorimant_text::Text;
 
 words! {
     /// How wire is straightened.
-    pub enum Straightening ("way of straightening") {
+    pub enum Straightening ("straightening") {
         /// Run through the fingers or a cloth: it stays as soft as it was.
-        Fingers = "fingers", "by fingers";
+        Fingers = "fingers";
         /// Pulled through smooth jaws, each pull stiffening it a little.
-        Pulls = "pulls", "by pulls through smooth jaws";
+        Pulls = "pulls";
         /// The same, once the piece is cut.
-        AfterCutting = "after-cutting", "by pulls, once it is cut";
+        AfterCutting = "after-cutting";
     }
 }
 
 words! {
     /// Which side of a cut is flush.
-    pub enum FlatTo ("side of the cutter") {
+    pub enum FlatTo ("flat-to") {
         /// The piece's second face is flush, the spool's end pinched and flushed again before the next.
-        Piece = "piece", "flat side of the cutter towards the piece";
+        Piece = "piece";
         /// The spool stays flush and safe to reach for, the piece's far end is trimmed.
-        Spool = "spool", "flat side of the cutter towards the spool";
+        Spool = "spool";
     }
 }
 
 words! {
     /// Where a coil is sawn from.
-    pub enum SawFrom ("place to saw from") {
+    pub enum SawFrom ("saw-from") {
         /// From outside, on a pin or a slotted block.
-        Pin = "pin", "on a pin";
+        Pin = "pin";
         /// From inside, the blade threaded through the coil.
-        Inside = "inside", "from inside";
+        Inside = "inside";
         /// Left on a wooden dowel.
-        Dowel = "dowel", "on the dowel";
+        Dowel = "dowel";
     }
 }
 
 words! {
     /// What holds the tail of a coil that is wound by hand.
-    pub enum AnchorBy ("way of anchoring") {
+    pub enum AnchorBy ("anchor-by") {
         /// Bent over, under a thumb or clamp.
-        Thumb = "thumb", "under a thumb or clamp";
+        Thumb = "thumb";
         /// Through a hole in the rod.
-        Hole = "hole", "through a hole in the rod";
+        Hole = "hole";
         /// In a slot at the rod's end.
-        Slot = "slot", "in a slot of the rod";
+        Slot = "slot";
         /// Between the jaws of a vise, beside the rod.
-        Vise = "vise", "in a vise, beside the rod";
+        Vise = "vise";
     }
 }
 
 words! {
     /// How a joint is left.
-    pub enum Joint ("way of leaving a joint") {
+    pub enum Joint ("joint") {
         /// Shut, not joined.
-        Open = "open", "closed, not joined";
+        Open = "open";
         /// Fused.
-        Fuse = "fuse", "fused";
+        Fuse = "fuse";
         /// Soldered.
-        Solder = "solder", "soldered";
+        Solder = "solder";
     }
 }
 
 words! {
     /// How a finished piece is hardened.
-    pub enum Hardening ("way of hardening") {
+    pub enum Hardening ("hardening") {
         /// With a mallet on the block.
-        Mallet = "mallet", "with a mallet";
+        Mallet = "mallet";
         /// In the barrel.
-        Tumble = "tumble", "in the tumbler";
+        Tumble = "tumble";
         /// Left as forming made it.
-        None = "none", "not at all";
+        None = "none";
     }
 }
 
 words! {
     /// How tips are rounded.
-    pub enum Rounding ("way of rounding tips") {
+    pub enum Rounding ("rounding") {
         /// Filed in one direction, then emery.
-        File = "file", "with a file";
+        File = "file";
         /// With a cup burr.
-        CupBurr = "cup-burr", "with a cup burr";
+        CupBurr = "cup-burr";
         /// In the barrel; nothing is filed off.
-        Barrel = "barrel", "in the tumbler";
+        Barrel = "barrel";
     }
 }
 
 words! {
     /// When a piece is cut off the spool.
-    pub enum CutWhen ("time of cutting") {
+    pub enum CutWhen ("cut-when") {
         /// Measured and cut before anything is formed.
-        First = "first", "cut first";
+        First = "first";
         /// What its near end needs is rolled while there is a spool to hold.
-        OnSpool = "on-spool", "rolled on the spool, cut last";
+        OnSpool = "on-spool";
         /// Cut longer than needed, trimmed when it is formed, the second to the first.
-        Long = "long", "cut long, trimmed to match";
+        Long = "long";
     }
 }
 
 words! {
     /// What is held while wire is wrapped.
-    pub enum WrapTail ("way of wrapping") {
+    pub enum WrapTail ("wrap-tail") {
         /// A tail that comes off afterwards.
-        Held = "held", "with a tail to hold";
+        Held = "held";
         /// The end itself, in the tips of pliers.
-        Gripped = "gripped", "its end in pliers";
+        Gripped = "gripped";
     }
 }
 
 words! {
     /// What comes first, a loop or the neck that centres it.
-    pub enum NeckWhen ("order of loop and neck") {
+    pub enum NeckWhen ("neck-when") {
         /// As the finding is usually made.
-        Usual = "usual", "as usual for the finding";
+        Usual = "usual";
         /// The neck is bent first, and the loop closes on it.
-        First = "neck-first", "neck first";
+        First = "neck-first";
         /// The loop is rolled first, and set back.
-        After = "loop-first", "loop first";
+        After = "loop-first";
     }
 }
 
 words! {
     /// When a blank is marked.
-    pub enum Marking ("time of marking") {
+    pub enum Marking ("marking") {
         /// By itself, once all are cut.
-        ByItself = "by-itself", "once all are cut";
+        ByItself = "by-itself";
         /// In the same move as the cut.
-        WithCut = "with-cut", "with each cut";
+        WithCut = "with-cut";
     }
 }
 
@@ -213,9 +214,10 @@ fn with_cut() -> Marking {
 pub const PULL_STRAIN: f64 = 0.02;
 
 impl Methods {
-    const PULLS: Span = Span { noun: "number of pulls", unit: "", least: 1.0, most: 60.0 };
-    const LONG: Span = Span { noun: "length to trim", unit: " mm", least: 1.0, most: 50.0 };
-    const HOURS: Span = Span { noun: "time in the tumbler", unit: " h", least: 0.25, most: 24.0 };
+    const PULLS: Span = Span { noun: Text::named("method-number-pulls"), unit: "", least: 1.0, most: 60.0 };
+    const LONG: Span = Span { noun: Text::named("method-length-trim"), unit: " mm", least: 1.0, most: 50.0 };
+    const HOURS: Span =
+        Span { noun: Text::named("method-time-in-tumbler"), unit: " h", least: 0.25, most: 24.0 };
 
     /// Strain that straightening spends before anything else is done.
     ///

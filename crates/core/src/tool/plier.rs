@@ -5,16 +5,17 @@ use serde::{Deserialize, Serialize};
 use crate::fault::{Fault, Faults, Span, check_text};
 use crate::words::length::both;
 use crate::words::words;
+use lorimant_text::{Text, text};
 
 words! {
     /// How a plier's jaws are made.
-    pub enum Jaws ("kind of jaws") {
+    pub enum Jaws ("jaws") {
         /// Round cones, thin at the tip.
-        RoundNose = "round-nose", "round-nose";
+        RoundNose = "round-nose";
         /// A stack of round steps, each of one diameter.
-        Stepped = "stepped", "stepped";
+        Stepped = "stepped";
         /// Two round jaws, each of one diameter.
-        Loop = "loop-jaws", "loop-jaw";
+        Loop = "loop-jaws";
     }
 }
 
@@ -73,10 +74,12 @@ pub struct JawPlace {
 const USUAL_LENGTH_MM: f64 = 25.0;
 
 impl Plier {
-    const DIAMETER: Span = Span { noun: "jaw diameter", unit: " mm", least: 0.2, most: 60.0 };
-    const LENGTH: Span = Span { noun: "jaw length", unit: " mm", least: 2.0, most: 120.0 };
-    const REACH: Span = Span { noun: "reach of the jaws", unit: " mm", least: 2.0, most: 200.0 };
-    const PLACE: Span = Span { noun: "place on the jaw", unit: " mm", least: 0.0, most: 120.0 };
+    const DIAMETER: Span =
+        Span { noun: Text::named("plier-jaw-diameter"), unit: " mm", least: 0.2, most: 60.0 };
+    const LENGTH: Span = Span { noun: Text::named("plier-jaw-length"), unit: " mm", least: 2.0, most: 120.0 };
+    const REACH: Span = Span { noun: Text::named("plier-reach-jaws"), unit: " mm", least: 2.0, most: 200.0 };
+    const PLACE: Span =
+        Span { noun: Text::named("plier-place-on-jaw"), unit: " mm", least: 0.0, most: 120.0 };
 
     /// Checks that its dimensions are there and go together.
     ///
@@ -85,7 +88,7 @@ impl Plier {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.name.trim().is_empty() {
-            faults.add(Fault::new("name", "Enter a name for the pliers."));
+            faults.add(Fault::new("name", text!("plier-enter-name-for-pliers")));
         } else {
             faults.keep(check_text("name", "name", self.name.trim(), 60));
         }
@@ -112,24 +115,18 @@ impl Plier {
                 faults.keep(Self::DIAMETER.check("tip_mm", tip));
                 faults.keep(Self::DIAMETER.check("base_mm", base));
                 if base <= tip {
-                    let said = format!(
-                        "The base of {} is no thicker than the tip of {}. Round-nose jaws get thicker from \
-                         tip to base.",
-                        both(base),
-                        both(tip)
-                    );
+                    let said = text!("plier-base-no-thicker-than-tip", base = both(base), tip = both(tip));
                     faults.add(Fault::new("base_mm", said).limit(tip));
                 }
             }
             (None, None, [first, second]) => {
                 if second.at_mm - first.at_mm < 1.0 || second.diameter_mm <= first.diameter_mm {
-                    let said = "The second place must be at least 1 mm (0.04 in) further from the tip, and \
-                                thicker.";
+                    let said = text!("plier-second-place-must-be-at");
                     faults.add(Fault::new("measured[1].at_mm", said));
                 }
             }
             _ => {
-                let said = "Enter the diameters at tip and base, or two measured places, not a mix of both.";
+                let said = text!("plier-enter-diameters-at-tip-base");
                 faults.add(Fault::new("tip_mm", said));
             }
         }
@@ -139,8 +136,8 @@ impl Plier {
         let least = if self.jaws == Jaws::Loop { 2 } else { 1 };
         let n = self.diameters_mm.len();
         if n < least || n > 12 || (self.jaws == Jaws::Loop && n != 2) {
-            let right = if self.jaws == Jaws::Loop { "exactly 2" } else { "1 to 12" };
-            let said = format!("{n} diameters are entered; {} jaws have {right}.", self.jaws.shown());
+            let right = if self.jaws == Jaws::Loop { text!("plier-exactly-2") } else { text!("plier-1-12") };
+            let said = text!("plier-diameters-entered-jaws-have", n, jaws = self.jaws.shown(), right);
             faults.add(Fault::new("diameters_mm", said));
         }
         for (i, diameter) in self.diameters_mm.iter().enumerate() {

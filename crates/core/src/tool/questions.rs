@@ -6,6 +6,7 @@ use super::method::{
     AnchorBy, CutWhen, FlatTo, Hardening, Joint, Marking, NeckWhen, Rounding, SawFrom, Straightening,
     WrapTail,
 };
+use lorimant_text::text;
 
 /// One answer to a question where makers differ.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize)]
@@ -52,235 +53,215 @@ pub fn questions() -> Vec<MethodQuestion> {
     vec![
         of(
             "straightening",
-            "How is wire for findings straightened?",
+            text!("questions-how-wire-for-findings-straightened"),
             &[
                 (
                     Straightening::Fingers.word(),
                     Straightening::Fingers.shown(),
-                    "It stays as soft as it was sold.",
+                    text!("questions-stays-as-soft-as-was"),
                 ),
                 (
                     Straightening::Pulls.word(),
                     Straightening::Pulls.shown(),
-                    "Straighter and a little harder with each pull: bends spring back more and hold more.",
+                    text!("questions-straighter-little-harder-with-each"),
                 ),
                 (
                     Straightening::AfterCutting.word(),
                     Straightening::AfterCutting.shown(),
-                    "As hard as pulled on the spool. A short piece is hard to hold.",
+                    text!("questions-as-hard-as-pulled-on"),
                 ),
             ],
         ),
         of(
             "flat_to",
-            "Which way does the flat side of the cutter face?",
+            text!("questions-which-way-does-flat-side"),
             &[
                 (
                     FlatTo::Piece.word(),
                     FlatTo::Piece.shown(),
-                    "No trimming afterwards. The spool is flushed before each piece.",
+                    text!("questions-no-trimming-afterwards-spool-flushed"),
                 ),
-                (
-                    FlatTo::Spool.word(),
-                    FlatTo::Spool.shown(),
-                    "Good for the spool. Each piece is trimmed once.",
-                ),
+                (FlatTo::Spool.word(), FlatTo::Spool.shown(), text!("questions-good-for-spool-each-piece")),
             ],
         ),
         of(
             "cut",
-            "When is a finding cut off the spool?",
+            text!("questions-when-finding-cut-off-spool"),
             &[
                 (
                     CutWhen::First.word(),
                     CutWhen::First.shown(),
-                    "All blanks of a batch are equal. Short ones are hard to hold.",
+                    text!("questions-all-blanks-batch-equal-short"),
                 ),
                 (
                     CutWhen::OnSpool.word(),
                     CutWhen::OnSpool.shown(),
-                    "The spool is the handle: no blank is too short to roll, and a mistake wastes less wire.",
+                    text!("questions-spool-handle-no-blank-too"),
                 ),
                 (
                     CutWhen::Long.word(),
                     CutWhen::Long.shown(),
-                    "Nothing comes out short. The trimmings are scrap, and each pair is matched by eye.",
+                    text!("questions-nothing-comes-out-short-trimmings"),
                 ),
             ],
         ),
         of(
             "marking",
-            "When are blanks marked for their bends?",
+            text!("questions-when-blanks-marked-for-their"),
             &[
                 (
                     Marking::ByItself.word(),
                     Marking::ByItself.shown(),
-                    "All lie side by side: one ruler, even marks.",
+                    text!("questions-all-lie-side-by-side"),
                 ),
                 (
                     Marking::WithCut.word(),
                     Marking::WithCut.shown(),
-                    "The ruler is already in your hand. Nothing is measured twice.",
+                    text!("questions-ruler-already-in-your-hand"),
                 ),
             ],
         ),
         of(
             "wrap_tail",
-            "How is the end held while wire is wrapped?",
+            text!("questions-how-end-held-while-wire"),
             &[
-                (WrapTail::Held.word(), WrapTail::Held.shown(), "A firm grip. Each piece loses a tail."),
+                (
+                    WrapTail::Held.word(),
+                    WrapTail::Held.shown(),
+                    text!("questions-firm-grip-each-piece-loses"),
+                ),
                 (
                     WrapTail::Gripped.word(),
                     WrapTail::Gripped.shown(),
-                    "Nothing is lost. The last half turn marks easily.",
+                    text!("questions-nothing-lost-last-half-turn"),
                 ),
             ],
         ),
         of(
             "anchor",
-            "What holds the tail of a coil wound by hand?",
+            text!("questions-what-holds-tail-coil-wound"),
             &[
+                (AnchorBy::Thumb.word(), AnchorBy::Thumb.shown(), text!("questions-works-on-any-rod-tail")),
                 (
-                    AnchorBy::Thumb.word(),
-                    AnchorBy::Thumb.shown(),
-                    "Works on any rod. The tail slips if your grip does.",
+                    AnchorBy::Hole.word(),
+                    AnchorBy::Hole.shown(),
+                    text!("questions-never-slips-rod-needs-hole"),
                 ),
-                (AnchorBy::Hole.word(), AnchorBy::Hole.shown(), "Never slips. The rod needs a hole."),
-                (AnchorBy::Slot.word(), AnchorBy::Slot.shown(), "Quick in and out. The rod needs a slot."),
-                (
-                    AnchorBy::Vise.word(),
-                    AnchorBy::Vise.shown(),
-                    "Firm for thick wire. The jaw marks the tail.",
-                ),
+                (AnchorBy::Slot.word(), AnchorBy::Slot.shown(), text!("questions-quick-in-out-rod-needs")),
+                (AnchorBy::Vise.word(), AnchorBy::Vise.shown(), text!("questions-firm-for-thick-wire-jaw")),
             ],
         ),
         of(
             "saw_from",
-            "Where is a coil sawn from?",
+            text!("questions-where-coil-sawn-from"),
             &[
-                (SawFrom::Pin.word(), SawFrom::Pin.shown(), "Any bore. Don't squeeze the coil."),
+                (SawFrom::Pin.word(), SawFrom::Pin.shown(), text!("questions-any-bore-dont-squeeze-coil")),
                 (
                     SawFrom::Inside.word(),
                     SawFrom::Inside.shown(),
-                    "The frame stands still. The bore must be wide enough for the blade.",
+                    text!("questions-frame-stands-still-bore-must"),
                 ),
                 (
                     SawFrom::Dowel.word(),
                     SawFrom::Dowel.shown(),
-                    "Nothing rattles. The dowel is used up, and its rings are less alike.",
+                    text!("questions-nothing-rattles-dowel-used-up"),
                 ),
             ],
         ),
         of(
             "slanted",
-            "Is a coil sawn straight or at a slant?",
+            text!("questions-coil-sawn-straight-or-at"),
             &[
-                ("false", "straight along", "Faces square to the wire."),
-                (
-                    "true",
-                    "at a slight slant",
-                    "Each cut guides the blade into the next ring. The faces lean a little.",
-                ),
+                ("false", text!("questions-straight-along"), text!("questions-faces-square-wire")),
+                ("true", text!("questions-at-slight-slant"), text!("questions-each-cut-guides-blade-into")),
             ],
         ),
         of(
             "spread",
-            "Is a coil spread before it is snipped?",
+            text!("questions-coil-spread-before-snipped"),
             &[
-                ("false", "as wound", "Nothing more to do. The blades squeeze their way in."),
+                ("false", text!("questions-as-wound"), text!("questions-nothing-more-do-blades-squeeze")),
                 (
                     "true",
-                    "spread with a key first",
-                    "The cutter gets in cleanly. Each ring must be pressed flat again.",
+                    text!("questions-spread-with-key-first"),
+                    text!("questions-cutter-gets-in-cleanly-each"),
                 ),
             ],
         ),
         of(
             "joint",
-            "How is the joint of a ring finished?",
+            text!("questions-how-joint-ring-finished"),
             &[
-                (Joint::Open.word(), Joint::Open.shown(), "No torch. It opens where the metal gives."),
-                (
-                    Joint::Fuse.word(),
-                    Joint::Fuse.shown(),
-                    "Holds about four times as much. Soft afterwards, and only some metals can.",
-                ),
+                (Joint::Open.word(), Joint::Open.shown(), text!("questions-no-torch-opens-where-metal")),
+                (Joint::Fuse.word(), Joint::Fuse.shown(), text!("questions-holds-about-four-times-as")),
                 (
                     Joint::Solder.word(),
                     Joint::Solder.shown(),
-                    "Holds about four times as much. Soft afterwards, and its scrap is kept apart.",
+                    text!("questions-holds-about-four-times-as-much"),
                 ),
             ],
         ),
         of(
             "hardening",
-            "How is a finished piece hardened?",
+            text!("questions-how-finished-piece-hardened"),
             &[
                 (
                     Hardening::Mallet.word(),
                     Hardening::Mallet.shown(),
-                    "Only where it carries load. By hand, piece by piece.",
+                    text!("questions-only-where-carries-load-by"),
                 ),
                 (
                     Hardening::Tumble.word(),
                     Hardening::Tumble.shown(),
-                    "All over and shiny. Two hours unattended, and loud.",
+                    text!("questions-all-over-shiny-two-hours"),
                 ),
-                (Hardening::None.word(), Hardening::None.shown(), "As formed."),
+                (Hardening::None.word(), Hardening::None.shown(), text!("questions-as-formed")),
             ],
         ),
         of(
             "rounding",
-            "How are tips rounded?",
+            text!("questions-how-tips-rounded"),
             &[
-                (Rounding::File.word(), Rounding::File.shown(), "Takes off 0.15 of the thickness. Any tip."),
+                (Rounding::File.word(), Rounding::File.shown(), text!("questions-takes-off-0-15-thickness")),
                 (
                     Rounding::CupBurr.word(),
                     Rounding::CupBurr.shown(),
-                    "Quick and even. Needs a burr for each gauge.",
+                    text!("questions-quick-even-needs-burr-for"),
                 ),
                 (
                     Rounding::Barrel.word(),
                     Rounding::Barrel.shown(),
-                    "Takes nothing off. Two hours in the tumbler, a softer edge.",
+                    text!("questions-takes-nothing-off-two-hours"),
                 ),
             ],
         ),
         of(
             "hammer_first",
-            "What comes first, rounding the tips or hammering?",
+            text!("questions-what-comes-first-rounding-tips"),
             &[
-                ("false", "tips first", "The tip is easy to hold. A blow near it can raise a new edge."),
-                (
-                    "true",
-                    "hammering first",
-                    "The file takes off what the blows raised. A hard tip files slowly.",
-                ),
+                ("false", text!("questions-tips-first"), text!("questions-tip-easy-hold-blow-near")),
+                ("true", text!("questions-hammering-first"), text!("questions-file-takes-off-what-blows")),
             ],
         ),
         of(
             "neck",
-            "What comes first, the loop or the neck below it?",
+            text!("questions-what-comes-first-loop-or"),
             &[
-                (NeckWhen::Usual.word(), NeckWhen::Usual.shown(), "In the finding's usual order."),
+                (NeckWhen::Usual.word(), NeckWhen::Usual.shown(), text!("questions-in-findings-usual-order")),
                 (
                     NeckWhen::First.word(),
                     NeckWhen::First.shown(),
-                    "Its start is measured. The loop closes on it.",
+                    text!("questions-its-start-measured-loop-closes"),
                 ),
-                (
-                    NeckWhen::After.word(),
-                    NeckWhen::After.shown(),
-                    "The loop is rolled at the end of the wire, then bent back by eye until it is centred.",
-                ),
+                (NeckWhen::After.word(), NeckWhen::After.shown(), text!("questions-loop-rolled-at-end-wire")),
             ],
         ),
         of(
             "shut_as_built",
-            "When are the pre-closed rings of a chain closed?",
+            text!("questions-when-pre-closed-rings-chain"),
             &[
-                ("false", "all before", "One movement at a time. The closed ones lie ready."),
-                ("true", "along the way", "Nothing to count out. You change pliers less and look more."),
+                ("false", text!("questions-all-before"), text!("questions-one-movement-at-time-closed")),
+                ("true", text!("questions-along-way"), text!("questions-nothing-count-out-you-change")),
             ],
         ),
     ]

@@ -3,6 +3,7 @@
 use serde::{Deserialize, Serialize};
 
 use crate::fault::{Faults, Span};
+use lorimant_text::Text;
 
 /// How far a piece may be off, mm to either side: a workshop's habits. Handwork is alike, not identical: none is zero.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
@@ -30,7 +31,8 @@ impl Default for Tolerances {
 }
 
 impl Tolerances {
-    const SPAN: Span = Span { noun: "tolerance", unit: " mm", least: 0.01, most: 10.0 };
+    const SPAN: Span =
+        Span { noun: Text::named("tolerance-tolerance"), unit: " mm", least: 0.01, most: 10.0 };
 
     /// Checks every one.
     ///

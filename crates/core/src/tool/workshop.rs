@@ -4,7 +4,7 @@ use serde::{Deserialize, Serialize};
 
 use crate::tool::cutting::Blade;
 use crate::tool::gear::Gear;
-use crate::tool::hand::Hand;
+use crate::tool::hand::HandSpread;
 use crate::tool::mandrel::Mandrel;
 use crate::tool::method::{Methods, Straightening};
 use crate::tool::plier::Plier;
@@ -14,6 +14,7 @@ use crate::wire::lot::LotFactor;
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::Habits;
 use crate::words::words;
+use lorimant_text::text;
 
 /// The rods, pliers and blades at hand, and the workshop's habits.
 #[derive(Debug, Clone, PartialEq, Default, Serialize, Deserialize)]
@@ -29,7 +30,7 @@ pub struct Workshop {
     /// How bare numbers and gauges are read, and which unit is shown first.
     pub habits: Habits,
     /// How even its handwork is.
-    pub hand: Hand,
+    pub hand: HandSpread,
     /// Its methods, where makers differ.
     #[serde(alias = "schools")]
     pub methods: Methods,
@@ -92,19 +93,19 @@ impl Workshop {
 
 words! {
     /// A ready list of rods to take over.
-    pub enum StartSet ("start set") {
+    pub enum StartSet ("start-set") {
         /// Metric drills by halves.
-        MetricHalves = "metric-drills-by-0.5", "metric drills 1 to 13 mm by 0.5";
+        MetricHalves = "metric-drills-by-0.5";
         /// Metric drills by tenths.
-        MetricTenths = "metric-drills-by-0.1", "metric drills 1 to 13 mm by 0.1";
+        MetricTenths = "metric-drills-by-0.1";
         /// Fractional inch drills.
-        FractionalDrills = "fractional-drills", "fractional drills 1/16 to 1/2 in by 64ths";
+        FractionalDrills = "fractional-drills";
         /// Numbered drills.
-        NumberedDrills = "numbered-drills", "numbered drills 1 to 60";
+        NumberedDrills = "numbered-drills";
         /// Knitting needles.
-        KnittingNeedles = "knitting-needles", "knitting needles, with US and UK numbers";
+        KnittingNeedles = "knitting-needles";
         /// Wooden dowels, metric and inch.
-        Dowels = "dowels", "wooden dowels";
+        Dowels = "dowels";
     }
 }
 
@@ -152,7 +153,7 @@ fn drills(steps: u32, per_mm: f64) -> Vec<Mandrel> {
     // A jobber drill's plain shank is about as long as 30 mm and five diameters.
     (0..=steps)
         .map(|step| 1.0 + f64::from(step) / per_mm)
-        .map(|d| rod("drill shank".to_owned(), d, (55.0 + 5.0 * d).round()))
+        .map(|d| rod(text!("workshop-drill-shank").to_owned(), d, (55.0 + 5.0 * d).round()))
         .collect()
 }
 
@@ -171,18 +172,18 @@ impl StartSet {
             Self::MetricTenths => drills(120, 10.0),
             Self::FractionalDrills => (4..=32)
                 .map(|n| f64::from(n) / 64.0 * MM_PER_INCH)
-                .map(|d| rod("drill shank".to_owned(), d, (55.0 + 5.0 * d).round()))
+                .map(|d| rod(text!("workshop-drill-shank").to_owned(), d, (55.0 + 5.0 * d).round()))
                 .collect(),
             Self::NumberedDrills => NUMBERED_INCH
                 .iter()
                 .enumerate()
                 .rev()
-                .map(|(i, inch)| (format!("number {} drill", i + 1), inch * MM_PER_INCH))
+                .map(|(i, inch)| (text!("workshop-number-drill", i = i + 1), inch * MM_PER_INCH))
                 .map(|(name, d)| rod(name, d, (50.0 + 5.0 * d).round()))
                 .collect(),
             Self::KnittingNeedles => NEEDLES
                 .iter()
-                .map(|(mm, us, uk)| rod(format!("needle US {us} UK {uk}"), *mm, 200.0))
+                .map(|(mm, us, uk)| rod(text!("workshop-needle-us-uk", us, uk), *mm, 200.0))
                 .collect(),
             Self::Dowels => {
                 let inch = INCH_DOWELS_16THS.iter().map(|n| f64::from(*n) / 16.0 * MM_PER_INCH);

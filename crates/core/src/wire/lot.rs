@@ -4,6 +4,7 @@ use serde::{Deserialize, Serialize};
 
 use super::metal::{FLOW_STRESS_SPREAD, MODULUS_SPREAD};
 use crate::fault::{Fault, Span};
+use lorimant_text::{Text, fixed, text};
 
 /// A spool of the rack as plans name it, with the one unknown of its springback: the factor on the flow stress, as a
 /// share of the modulus.
@@ -58,8 +59,9 @@ impl LotFactor {
         self.spread < HANDBOOK_SPREAD - 1e-9
     }
 
-    const FLOW: Span = Span { noun: "lot factor", unit: "", least: 0.2, most: 3.0 };
-    const SPREAD: Span = Span { noun: "spread of the lot factor", unit: "", least: 0.0, most: 1.0 };
+    const FLOW: Span = Span { noun: Text::named("wire-lot-lot-factor"), unit: "", least: 0.2, most: 3.0 };
+    const SPREAD: Span =
+        Span { noun: Text::named("wire-lot-spread-lot-factor"), unit: "", least: 0.0, most: 1.0 };
 
     /// Checks its figures.
     ///
@@ -67,7 +69,7 @@ impl LotFactor {
     /// A fault at the first that is out of its limits, or at a number no lot has.
     pub fn check(self) -> Result<(), Fault> {
         if self.lot_n < 1 {
-            let said = format!("There is no lot number {}. Lots are numbered from 1.", self.lot_n);
+            let said = text!("wire-lot-there-no-lot-number-lots", lot_n = self.lot_n);
             return Err(Fault::new("lot_n", said).limit(1.0));
         }
         Self::FLOW.check("flow", self.flow)?;
@@ -86,17 +88,20 @@ impl LotFactor {
     pub fn told(self) -> String {
         let spread = 100.0 * self.spread;
         if !self.is_measured() {
-            return format!("not measured: ± {spread:.0} %, as in handbooks");
+            return text!("wire-lot-not-measured-as-in-handbooks", spread = fixed(spread, 0));
         }
         match 100.0 * (self.flow - 1.0) {
-            off if off >= 0.5 => format!(
-                "springs back {off:.0} % more than usual for this metal, ± \
-                                          {spread:.0} %"
-            ),
-            off if off <= -0.5 => {
-                format!("springs back {:.0} % less than usual for this metal, ± {spread:.0} %", -off)
+            off if off >= 0.5 => {
+                text!("wire-lot-springs-back-more-than-usual", off = fixed(off, 0), spread = fixed(spread, 0))
             }
-            _ => format!("springs back as usual for this metal, ± {spread:.0} %"),
+            off if off <= -0.5 => {
+                text!(
+                    "wire-lot-springs-back-less-than-usual",
+                    off = fixed(-off, 0),
+                    spread = fixed(spread, 0)
+                )
+            }
+            _ => text!("wire-lot-springs-back-as-usual-for", spread = fixed(spread, 0)),
         }
     }
 
@@ -112,10 +117,7 @@ impl LotFactor {
         }
         let read = said.parse::<i64>().ok().filter(|n| *n > 0);
         read.map(Some).ok_or_else(|| {
-            let said = format!(
-                "{} is not a lot. Enter its number as shown in Stock, for example lot 5, or any.",
-                crate::words::quoted(text)
-            );
+            let said = text!("wire-lot-not-lot-enter-its-number", text = crate::words::quoted(text));
             Fault::new("wire.lot.lot_n", said)
         })
     }
@@ -130,7 +132,7 @@ impl LotFactor {
     /// ```
     #[must_use]
     pub fn instead(self, lot_n: i64) -> Option<String> {
-        (self.lot_n != lot_n).then(|| format!("not lot {}, which it is planned for", self.lot_n))
+        (self.lot_n != lot_n).then(|| text!("wire-lot-not-lot-which-planned-for", lot_n = self.lot_n))
     }
 
     /// As sentences name it: `from lot 5`.
@@ -142,6 +144,6 @@ impl LotFactor {
     /// ```
     #[must_use]
     pub fn shown(self) -> String {
-        format!("from lot {}", self.lot_n)
+        text!("wire-lot-from-lot", lot_n = self.lot_n)
     }
 }

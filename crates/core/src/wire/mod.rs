@@ -16,6 +16,7 @@ use crate::wire::section::{Profile, Section};
 use crate::wire::surface::Surface;
 use crate::words::gauge::{Gauge, GaugeSystem, MM_PER_INCH};
 use crate::words::length::{self, Habits, LengthUnit, shown};
+use lorimant_text::{Text, text};
 
 /// One standard deviation of the size of drawn wire, as a share of it.
 pub const SIZE_SPREAD: f64 = 0.01;
@@ -77,7 +78,7 @@ impl Wire {
         Self { metal, section: Section::Round, size_mm, temper, surface: Surface::Bare, lot: None }
     }
 
-    const SIZE: Span = Span { noun: "wire size", unit: " mm", least: 0.05, most: 13.0 };
+    const SIZE: Span = Span { noun: Text::named("wire-wire-size"), unit: " mm", least: 0.05, most: 13.0 };
 
     /// Checks the size.
     ///
@@ -266,10 +267,12 @@ impl Wire {
         let gauge = systems.into_iter().find_map(|system| self.gauge(system));
         let (rounded, exact) = (shown(self.size_mm, 2), shown(self.size_mm, 3));
         match (unit, gauge) {
-            (LengthUnit::Mm, Some(gauge)) => format!("{rounded} mm ({gauge})"),
-            (LengthUnit::Mm, None) => format!("{exact} mm"),
-            (LengthUnit::Inch, Some(gauge)) => format!("{gauge} ({rounded} mm)"),
-            (LengthUnit::Inch, None) => format!("{} in ({exact} mm)", shown(self.size_mm / MM_PER_INCH, 4)),
+            (LengthUnit::Mm, Some(gauge)) => text!("wire-mm", rounded, gauge),
+            (LengthUnit::Mm, None) => text!("wire-mm-2", exact),
+            (LengthUnit::Inch, Some(gauge)) => text!("wire-mm-3", gauge, rounded),
+            (LengthUnit::Inch, None) => {
+                text!("wire-in-mm", size_mm = shown(self.size_mm / MM_PER_INCH, 4), exact)
+            }
         }
     }
 }

@@ -13,11 +13,11 @@ words! {
     /// The shape of a wire's cross-section.
     pub enum Section ("section") {
         /// Round, size = diameter.
-        Round = "round", "round";
+        Round = "round";
         /// Square, size = side; bent on its flat.
-        Square = "square", "square";
+        Square = "square";
         /// Half-round, size = width; the flat side lies inward.
-        HalfRound = "half-round", "half-round";
+        HalfRound = "half-round";
     }
 }
 

@@ -1,20 +1,21 @@
 //! What lies on the metal of a wire.
 
 use crate::words::words;
+use lorimant_text::text;
 
 words! {
     /// What lies on the metal of a wire.
     pub enum Surface ("surface") {
         /// Nothing.
-        Bare = "bare", "bare";
+        Bare = "bare";
         /// A plated skin, about a hundredth, that scrapes off under tools.
-        Plated = "plated", "plated";
+        Plated = "plated";
         /// A rolled-on skin, about ten times as thick as plating.
-        Filled = "filled", "filled";
+        Filled = "filled";
         /// Enamel or lacquer; must not be heated.
-        Coated = "coated", "coated";
+        Coated = "coated";
         /// Zinc on steel; must not be heated.
-        Galvanised = "galvanised", "galvanised";
+        Galvanised = "galvanised";
     }
 }
 
@@ -45,10 +46,10 @@ impl Surface {
     pub fn bears_heat(self) -> Result<(), String> {
         let why = match self {
             Self::Bare | Self::Filled => return Ok(()),
-            Self::Plated => "its plating would melt into the core or burn off",
-            Self::Coated => "its enamel or lacquer would burn and give off poisonous fumes",
-            Self::Galvanised => "its zinc would burn to poisonous fumes",
+            Self::Plated => text!("surface-its-plating-would-melt-into"),
+            Self::Coated => text!("surface-its-enamel-or-lacquer-would"),
+            Self::Galvanised => text!("surface-its-zinc-would-burn-poisonous"),
         };
-        Err(format!("{self} wire is never heated: {why}. Use bare wire, or leave the torch out."))
+        Err(text!("surface-wire-never-heated-use-bare", self, why))
     }
 }

@@ -3,19 +3,20 @@
 use serde::{Deserialize, Serialize};
 
 use crate::words::words;
+use lorimant_text::{fixed, text};
 
 /// Millimetres in an inch, exact by definition.
 pub const MM_PER_INCH: f64 = 25.4;
 
 words! {
     /// A numbering of wire sizes.
-    pub enum GaugeSystem ("gauge system") {
+    pub enum GaugeSystem ("gauge-system") {
         /// American wire gauge, the same as Brown & Sharpe.
-        Awg = "awg", "AWG";
+        Awg = "awg";
         /// British legal standard wire gauge.
-        Swg = "swg", "SWG";
+        Swg = "swg";
         /// US steel wire gauge, the Washburn & Moen table; steel only.
-        SteelWire = "steel-wire", "steel-wire gauge";
+        SteelWire = "steel-wire";
     }
 }
 
@@ -185,13 +186,13 @@ pub fn nearest_told(system: GaugeSystem, mm: f64) -> String {
     if near.is(mm) {
         format!("{near}")
     } else if beyond && near.number == *numbers.start() {
-        format!("thicker than {near}")
+        text!("gauge-thicker-than", near)
     } else if beyond && near.number == *numbers.end() {
-        format!("thinner than {near}")
+        text!("gauge-thinner-than", near)
     } else {
         // Gauges go by steps of the ratio, so nearness is one too.
         let share = 100.0 * (size / mm - 1.0).abs();
         let way = if size > mm { "thicker" } else { "thinner" };
-        format!("nearest {near} ({size:.3} mm, {share:.1} % {way})")
+        text!("gauge-nearest-mm", near, size = fixed(size, 3), share = fixed(share, 1), way)
     }
 }

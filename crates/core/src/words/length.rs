@@ -9,14 +9,15 @@ use winnow::token::one_of;
 use crate::words::gauge::{Gauge, GaugeSystem, MM_PER_INCH, nearest_told};
 use crate::words::number::{self, Amount};
 use crate::words::{quoted, word_end, words};
+use lorimant_text::{fixed, text};
 
 words! {
     /// Which unit the workshop reads first.
-    pub enum LengthUnit ("unit") {
+    pub enum LengthUnit ("length-unit") {
         /// Millimetres.
-        Mm = "mm", "mm";
+        Mm = "mm";
         /// Inches.
-        Inch = "inch", "in";
+        Inch = "inch";
     }
 }
 
@@ -84,13 +85,13 @@ pub struct Reading {
 /// A sentence that shows the ways a length can be typed, when the text is none of them.
 pub fn read(text: &str, habits: Habits) -> Result<Reading, String> {
     if text.trim().is_empty() {
-        return Err("Nothing entered. Try 5, 5 mm, 3/16\", 2 1/4 in or 18 awg.".to_owned());
+        return Err(text!("length-nothing-entered-try-5-5").to_owned());
     }
     let lower = text.trim().to_lowercase();
-    let ways = "Try 5, 5 mm, 0.5 cm, 3/16\", 2 1/4 in, 18 awg or 18 swg.";
+    let ways = text!("length-try-5-5-mm-0");
     let typed = terminated(typed, space0)
         .parse(lower.as_str())
-        .map_err(|_| format!("{} is not a length. {ways}", quoted(text)))?;
+        .map_err(|_| text!("length-not-length", text = quoted(text), ways))?;
     understand(typed, habits)
 }
 
@@ -148,22 +149,20 @@ pub fn understand(typed: Typed, habits: Habits) -> Result<Reading, String> {
     let (mm, note) = match typed {
         Typed::Bare(n) => match habits.unit {
             LengthUnit::Mm => (n, None),
-            LengthUnit::Inch => {
-                (n * MM_PER_INCH, Some("A number without a unit is read as inches in this workshop.".into()))
-            }
+            LengthUnit::Inch => (n * MM_PER_INCH, Some(text!("length-number-without-unit-read-as").into())),
         },
         Typed::Fraction(n) => {
-            (n * MM_PER_INCH, Some("A fraction without a unit is read as inches.".to_owned()))
+            (n * MM_PER_INCH, Some(text!("length-fraction-without-unit-read-as").to_owned()))
         }
         Typed::Mm(mm) => (mm, None),
         Typed::Gauge(system, number) => (gauge_mm(system, number)?, None),
         Typed::BareGauge(number) => {
-            let note = format!("Read as {}, your gauge system.", habits.gauge);
+            let note = text!("length-read-as-your-gauge-system", gauge = habits.gauge);
             (gauge_mm(habits.gauge, number)?, Some(note))
         }
     };
     if !mm.is_finite() {
-        return Err("That number is too large for a length.".to_owned());
+        return Err(text!("length-that-number-too-large-for").to_owned());
     }
     let nearest = if mm > 0.0 {
         GaugeSystem::ALL.iter().map(|system| Gauge::nearest(*system, mm)).collect()
@@ -176,7 +175,7 @@ pub fn understand(typed: Typed, habits: Habits) -> Result<Reading, String> {
 fn gauge_mm(system: GaugeSystem, number: i32) -> Result<f64, String> {
     Gauge::new(system, number).map(Gauge::mm).ok_or_else(|| {
         let thickest = Gauge { system, number: *Gauge::numbers(system).start() };
-        format!("{system} has no number {number}. It runs from {thickest} to 40.")
+        text!("length-has-no-number-runs-from", system, number, thickest)
     })
 }
 
@@ -191,7 +190,7 @@ fn gauge_mm(system: GaugeSystem, number: i32) -> Result<f64, String> {
 /// ```
 pub fn written(mm: f64) -> String {
     let inch = mm / MM_PER_INCH;
-    let mut text = format!("{} mm = {} in", shown(mm, 3), shown(inch, 4));
+    let mut text = text!("length-mm-in", mm = shown(mm, 3), inch = shown(inch, 4));
     let gauge_span = Gauge { system: GaugeSystem::Swg, number: 40 }.mm() * 0.9..12.0;
     if gauge_span.contains(&mm) {
         for system in [GaugeSystem::Awg, GaugeSystem::Swg] {
@@ -258,10 +257,10 @@ pub fn rod_size(mm: f64, unit: LengthUnit) -> String {
     let metric = (mm * 20.0 - (mm * 20.0).round()).abs() < 1e-6;
     let inch = inch_fraction(mm).filter(|_| !metric);
     match (unit, inch) {
-        (LengthUnit::Mm, Some(inch)) => format!("{exact} mm ({inch} in)"),
-        (LengthUnit::Mm, None) => format!("{exact} mm"),
-        (LengthUnit::Inch, Some(inch)) => format!("{inch} in ({exact} mm)"),
-        (LengthUnit::Inch, None) => format!("{} in ({exact} mm)", shown(mm / MM_PER_INCH, 3)),
+        (LengthUnit::Mm, Some(inch)) => text!("length-mm-in-2", exact, inch),
+        (LengthUnit::Mm, None) => text!("length-mm", exact),
+        (LengthUnit::Inch, Some(inch)) => text!("length-in-mm", inch, exact),
+        (LengthUnit::Inch, None) => text!("length-in-mm-2", mm = shown(mm / MM_PER_INCH, 3), exact),
     }
 }
 
@@ -312,17 +311,18 @@ pub fn pull(mm: f64, unit: LengthUnit) -> String {
     let step = pull_step_mm(mm, unit);
     let mm = (mm / step).round() * step;
     match unit {
-        LengthUnit::Mm if mm < 1000.0 => format!("{mm:.0} mm"),
+        LengthUnit::Mm if mm < 1000.0 => text!("length-mm-2", mm = fixed(mm, 0)),
         LengthUnit::Mm => format!("{} m", shown(mm / 1000.0, if mm < 10_000.0 { 2 } else { 1 })),
         LengthUnit::Inch => {
             let halves = (mm / MM_PER_INCH * 2.0).round();
             let feet = (halves / 24.0).floor();
             let inches = (halves - 24.0 * feet) * MM_PER_INCH / 2.0;
-            let inches = inch_fraction(inches).filter(|_| inches > 0.0).map(|inches| format!("{inches} in"));
+            let inches =
+                inch_fraction(inches).filter(|_| inches > 0.0).map(|inches| text!("length-in", inches));
             match (feet > 0.0, inches) {
-                (true, Some(inches)) => format!("{feet:.0} ft {inches}"),
-                (true, None) => format!("{feet:.0} ft"),
-                (false, inches) => inches.unwrap_or_else(|| "0 in".to_owned()),
+                (true, Some(inches)) => text!("length-ft", feet = fixed(feet, 0), inches),
+                (true, None) => text!("length-ft-2", feet = fixed(feet, 0)),
+                (false, inches) => inches.unwrap_or_else(|| text!("length-0-in").to_owned()),
             }
         }
     }
@@ -361,8 +361,8 @@ pub fn on_ruler(mm: f64, unit: LengthUnit) -> String {
     match (unit, inch_fraction(marked)) {
         // Longer than a ruler, it is measured by the metre stick.
         (LengthUnit::Mm, _) if marked >= 1000.0 => pull(mm, unit),
-        (LengthUnit::Mm, _) => format!("{} mm", shown(marked, 1)),
-        (LengthUnit::Inch, Some(fraction)) => format!("{fraction} in"),
+        (LengthUnit::Mm, _) => text!("length-mm-3", marked = shown(marked, 1)),
+        (LengthUnit::Inch, Some(fraction)) => text!("length-in-2", fraction),
         (LengthUnit::Inch, None) => inches(marked),
     }
 }
@@ -416,8 +416,8 @@ pub fn caliper_number(mm: f64, unit: LengthUnit) -> String {
 #[must_use]
 pub fn thickness(mm: f64, unit: LengthUnit) -> String {
     match unit {
-        LengthUnit::Mm => format!("{} mm", shown(mm, 2)),
-        LengthUnit::Inch => format!("{:.3} in", mm / MM_PER_INCH),
+        LengthUnit::Mm => text!("length-mm-2", mm = shown(mm, 2)),
+        LengthUnit::Inch => text!("length-in-3", mm = fixed(mm / MM_PER_INCH, 3)),
     }
 }
 
@@ -429,7 +429,7 @@ pub fn thickness(mm: f64, unit: LengthUnit) -> String {
 /// assert_eq!(both(6.2), "6.2 mm (0.244 in)");
 /// ```
 pub fn both(mm: f64) -> String {
-    format!("{} mm ({:.3} in)", shown(mm, 2), mm / MM_PER_INCH)
+    text!("length-mm-in-3", mm = shown(mm, 2), mm2 = fixed(mm / MM_PER_INCH, 3))
 }
 
 /// A length in inches, to the thousandth below a foot; in feet and inches above.
@@ -442,10 +442,10 @@ pub fn both(mm: f64) -> String {
 pub fn inches(mm: f64) -> String {
     let inch = mm / MM_PER_INCH;
     if inch < 12.0 {
-        format!("{inch:.3} in")
+        text!("length-in-4", inch = fixed(inch, 3))
     } else {
         let feet = (inch / 12.0).floor();
-        format!("{} ft {:.1} in", shown(feet, 0), inch - 12.0 * feet)
+        text!("length-ft-in", feet = shown(feet, 0), inch = fixed(inch - 12.0 * feet, 1))
     }
 }
 

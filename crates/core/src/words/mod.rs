@@ -8,6 +8,7 @@ pub mod number;
 pub mod scale;
 pub mod sentence;
 
+use lorimant_text::text;
 use std::fmt;
 
 use winnow::ModalResult;
@@ -59,7 +60,7 @@ pub fn listed(items: &[String]) -> String {
     match items {
         [] => String::new(),
         [one] => one.clone(),
-        [before @ .., last] => format!("{} and {last}", before.join(", ")),
+        [before @ .., last] => text!("words-and", before = before.join(", "), last),
     }
 }
 
@@ -96,12 +97,12 @@ pub fn quoted(typed: &str) -> String {
 #[must_use]
 pub fn unknown(noun: &str, typed: &str, known: &[&str]) -> String {
     let hint = did_you_mean(typed, known.iter().copied());
-    format!("{} is not a known {noun}.{hint} Known: {}.", quoted(typed), known.join(", "))
+    text!("words-not-known-known", typed = quoted(typed), noun, hint, known = known.join(", "))
 }
 
 /// ` Did you mean “copper”?` for a word near a known one, with its leading space; otherwise nothing.
 pub(crate) fn did_you_mean<'a>(typed: &str, known: impl Iterator<Item = &'a str>) -> String {
-    closest(typed.trim(), known).map_or_else(String::new, |word| format!(" Did you mean “{word}”?"))
+    closest(typed.trim(), known).map_or_else(String::new, |word| text!("words-did-you-mean", word))
 }
 
 /// A parser's word that something else stands there.
@@ -162,13 +163,14 @@ where
     }
 }
 
-/// Declares an enumeration by its words: each variant has the kebab-case word it travels as and
-/// the name a person reads.
+/// Declares an enumeration by its words: each variant has the kebab-case word it travels as. `$names` begins the names of
+/// its texts: of the whole list, and with the word after it of each variant. A number of a saw blade needs none: it is
+/// shown as it travels.
 macro_rules! words {
     (
         $(#[$meta:meta])*
-        pub enum $Name:ident ($noun:literal) {
-            $($(#[$vmeta:meta])* $Variant:ident = $word:literal, $shown:literal;)+
+        pub enum $Name:ident ($names:literal) {
+            $($(#[$vmeta:meta])* $Variant:ident = $word:literal;)+
         }
     ) => {
         $(#[$meta])*
@@ -183,7 +185,7 @@ macro_rules! words {
                 utoipa::openapi::schema::ObjectBuilder::new()
                     .schema_type(utoipa::openapi::schema::Type::String)
                     .enum_values(Some([$($word),+]))
-                    .description(Some(concat!("The word for a ", $noun, ".")))
+                    .description(Some(concat!("A word of the list ", $names, ".")))
                     .into()
             }
         }
@@ -202,7 +204,7 @@ macro_rules! words {
 
             /// The name a person reads.
             pub fn shown(self) -> &'static str {
-                match self { $(Self::$Variant => $shown),+ }
+                match self { $(Self::$Variant => lorimant_text::plain_or(concat!($names, "-", $word), $word)),+ }
             }
         }
 
@@ -212,7 +214,7 @@ macro_rules! words {
             fn from_str(word: &str) -> Result<Self, Self::Err> {
                 match word {
                     $($word => Ok(Self::$Variant),)+
-                    _ => Err($crate::words::UnknownWord::new($noun, word, vec![$($word),+])),
+                    _ => Err($crate::words::UnknownWord::new(lorimant_text::plain($names), word, vec![$($word),+])),
                 }
             }
         }
@@ -225,7 +227,7 @@ macro_rules! words {
 
         impl<'de> serde::Deserialize<'de> for $Name {
             fn deserialize<D: serde::Deserializer<'de>>(from: D) -> Result<Self, D::Error> {
-                from.deserialize_str($crate::words::WordVisitor(std::marker::PhantomData, $noun))
+                from.deserialize_str($crate::words::WordVisitor(std::marker::PhantomData, lorimant_text::plain($names)))
             }
         }
     };

@@ -9,6 +9,7 @@ use winnow::prelude::*;
 use winnow::token::one_of;
 
 use super::{backtrack, quoted};
+use lorimant_text::text;
 
 /// Numbers that have a name, and what multiplies them.
 const NAMED: &[(&str, f64)] = &[
@@ -235,10 +236,10 @@ pub fn unmistakable(text: &str) -> Result<f64, String> {
     let whole = separated(text.trim()).filter(|(_, rest)| rest.is_empty());
     match whole {
         Some((Separated { value, thousands: Some(thousands) }, _)) => {
-            Err(format!("{} could be {value} or {thousands}. Write it as one of these.", quoted(text)))
+            Err(text!("number-could-be-or-write-as", text = quoted(text), value, thousands))
         }
         Some((Separated { value, .. }, _)) => Ok(value),
-        None => read(text).ok_or_else(|| format!("{} is not a number. Write it as 12.5.", quoted(text))),
+        None => read(text).ok_or_else(|| text!("number-not-number-write-as-12", text = quoted(text))),
     }
 }
 
@@ -263,7 +264,7 @@ pub fn decimal(text: &str) -> Result<Decimal, String> {
     let places =
         if value.fract() == 0.0 && places == 3 { 0 } else { u32::try_from(places).unwrap_or(0).min(6) };
     let mut exact = Decimal::from_f64_retain(value)
-        .ok_or_else(|| format!("{} is too large for an amount of money.", quoted(text)))?;
+        .ok_or_else(|| text!("number-too-large-for-amount-money", text = quoted(text)))?;
     exact.rescale(places);
     Ok(exact)
 }

@@ -5,6 +5,7 @@ pub(crate) mod rack;
 pub(crate) mod whole;
 
 use lorimant_core::words::quoted;
+use lorimant_text::text;
 use serde::{Deserialize as _, Deserializer, de};
 use utoipa::OpenApi;
 
@@ -15,9 +16,10 @@ const VERSION: u32 = 1;
 pub(crate) fn said_format<'de, D: Deserializer<'de>>(from: D, wanted: &str) -> Result<String, D::Error> {
     let format = String::deserialize(from)?;
     if format != wanted {
-        return Err(de::Error::custom(format!(
-            "This file says it is {}; it must say “{wanted}”.",
-            quoted(&format)
+        return Err(de::Error::custom(text!(
+            "api-document-this-file-says-must-say",
+            format = quoted(&format),
+            wanted
         )));
     }
     Ok(format)
@@ -27,8 +29,10 @@ pub(crate) fn said_format<'de, D: Deserializer<'de>>(from: D, wanted: &str) -> R
 pub(crate) fn said_version<'de, D: Deserializer<'de>>(from: D) -> Result<u32, D::Error> {
     let version = u32::deserialize(from)?;
     if version != VERSION {
-        return Err(de::Error::custom(format!(
-            "This file is of version {version}; this program reads version {VERSION}."
+        return Err(de::Error::custom(text!(
+            "api-document-this-file-version-this-program",
+            version,
+            VERSION
         )));
     }
     Ok(version)

@@ -8,6 +8,7 @@ use serde::{Deserialize, Deserializer, Serialize};
 use utoipa::ToSchema;
 
 use crate::kept::{Kept, KeptBlade, KeptChain, KeptPattern, KeptPlan, Settings};
+use lorimant_text::text;
 
 /// Plans, patterns, chains and weaves, and what else of a workshop goes with them. Schema: `docs/schema/plans.schema.json`.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
@@ -104,7 +105,7 @@ impl PlanDocument {
             self.blades.len(),
         ];
         if records.iter().sum::<usize>() == 0 {
-            let said = "The file holds no plans, patterns, chains, weaves, rods, pliers or blades.";
+            let said = text!("api-plans-file-holds-no-plans-patterns");
             faults.add(Fault::new("plans", said));
         }
         faults.into_result()

@@ -1,13 +1,14 @@
 //! Everything on the rack as one JSON document.
 
 use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::rack::stock::buying::Keeping;
+use lorimant_core::rack::stock::buying::StockLevel;
 use lorimant_core::rack::stock::scrap::ScrapChange;
 use lorimant_core::rack::stock::{Lot, Movement};
 use serde::{Deserialize, Deserializer, Serialize};
 use utoipa::ToSchema;
 
 use super::said_version;
+use lorimant_text::text;
 
 const FORMAT: &str = "lorimant-rack";
 
@@ -26,7 +27,7 @@ pub(crate) struct RackDocument {
     pub lots: Vec<LotWithLedger>,
     /// How wires are kept.
     #[serde(default)]
-    pub keepings: Vec<Keeping>,
+    pub keepings: Vec<StockLevel>,
     /// Scrap by metal and cleanliness.
     #[serde(default)]
     pub scrap: Vec<ScrapChange>,
@@ -78,7 +79,7 @@ fn right_format<'de, D: Deserializer<'de>>(from: D) -> Result<String, D::Error> 
 impl RackDocument {
     pub fn of(
         lots: Vec<LotWithLedger>,
-        keepings: Vec<Keeping>,
+        keepings: Vec<StockLevel>,
         scrap: Vec<ScrapChange>,
         picks: Vec<NamedPick>,
     ) -> Self {
@@ -106,7 +107,7 @@ impl RackDocument {
         let records =
             [self.lots.len(), self.keepings.len(), self.scrap.len(), self.picks.len(), self.movements.len()];
         if records.iter().sum::<usize>() == 0 {
-            faults.add(Fault::new("lots", "The file holds no lots, keepings, scrap or picks."));
+            faults.add(Fault::new("lots", text!("api-rack-file-holds-no-lots-keepings")));
         }
         faults.into_result()
     }

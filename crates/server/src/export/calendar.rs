@@ -4,12 +4,13 @@ use icalendar::{Calendar, Component as _, Event};
 use jiff::Timestamp;
 use lorimant_core::bench::sittings::agenda::{Agenda, AgendaSitting, JobOf};
 use lorimant_core::words::listed;
+use lorimant_text::{fixed, text};
 
 /// Sittings with work in them, and what runs by itself, as one calendar. Moments are written in universal time, so that
 /// they are the same wherever summer time begins.
 pub(crate) fn of(agenda: &Agenda, workshop: &str) -> String {
     let mut calendar = Calendar::new();
-    calendar.name(if workshop.is_empty() { "Bench sessions" } else { workshop });
+    calendar.name(if workshop.is_empty() { text!("paper-calendar-bench-sessions") } else { workshop });
     for sitting in agenda.sittings.iter().filter(|one| !one.runs.is_empty()) {
         let until = sitting.runs.iter().map(|run| run.to).max().unwrap_or(sitting.to);
         calendar.push(event(
@@ -27,7 +28,13 @@ pub(crate) fn of(agenda: &Agenda, workshop: &str) -> String {
         let nth =
             agenda.alone[..i].iter().filter(|one| one.of == alone.of && one.named == alone.named).count();
         let named = format!("alone-{}-{}-{nth}", whose(alone.of), alone.named.replace(' ', "-"));
-        calendar.push(event(&named, &title, "Runs on its own.", (alone.from, alone.to), agenda.begins));
+        calendar.push(event(
+            &named,
+            &title,
+            text!("paper-calendar-runs-on-its-own"),
+            (alone.from, alone.to),
+            agenda.begins,
+        ));
     }
     calendar.done().to_string()
 }
@@ -36,11 +43,14 @@ fn title(sitting: &AgendaSitting) -> String {
     let names: Vec<String> = sitting.runs.iter().map(|run| run.name.clone()).collect();
     let mut each = names.clone();
     each.dedup();
-    format!("At the bench: {}", listed(&each))
+    text!("paper-calendar-at-bench", each = listed(&each))
 }
 
 fn told(sitting: &AgendaSitting) -> String {
-    let lines = sitting.runs.iter().map(|run| format!("{}, about {:.0} min", run.line(), run.hands_min));
+    let lines = sitting
+        .runs
+        .iter()
+        .map(|run| text!("paper-calendar-about-min", run = run.line(), hands_min = fixed(run.hands_min, 0)));
     lines.collect::<Vec<_>>().join("\n")
 }
 

@@ -9,6 +9,7 @@ use super::finding::Finding;
 use super::label::{self, Label};
 use super::svg::{INK, Page, Type, lightened, paragraph_mm, shaded};
 use super::typeset::wrapped;
+use lorimant_text::{fixed, text};
 
 /// A size of paper, mm, with how many times the usual its text is set.
 #[derive(Clone, Copy)]
@@ -74,18 +75,12 @@ impl Card<'_> {
     fn turn(&mut self) {
         let Paper { width, height, margin, text } = self.paper;
         let foot = self.foot();
-        self.page.check_bar(
-            "check-50-mm",
-            margin,
-            foot,
-            50.0,
-            "50 mm: measure it before you trust the drawing",
-        );
-        self.page.check_bar("check-2-in", width - margin - 50.8, foot, 50.8, "2 in");
-        let said = "Lorimant card. Strength and cracking figures are estimates, not ratings. Print at 100 %.";
+        self.page.check_bar("check-50-mm", margin, foot, 50.0, text!("paper-card-50-mm-measure-before-you"));
+        self.page.check_bar("check-2-in", width - margin - 50.8, foot, 50.8, text!("paper-card-2-in"));
+        let said = text!("paper-card-lorimant-card-strength-cracking-figures");
         self.page.text(margin, height - 5.0, Type::sans(2.5).quiet(), said);
         let mut next = Page::new(width, height);
-        let head = format!("{}, page {}", self.name, self.done.len() + 2);
+        let head = text!("paper-card-page", name = self.name, done = self.done.len() + 2);
         next.text(margin, margin + 4.0, Type::serif(5.2 * text).bold(), &head);
         next.rule(margin, width - margin, margin + 7.0);
         self.done.push(std::mem::replace(&mut self.page, next).finish(self.name));
@@ -143,15 +138,18 @@ impl Card<'_> {
         let large = ((room - 16.0) / front.frame.width_mm).min(tall / front.frame.height_mm).max(0.05);
         let height = (4.0 + true_height).max(6.0 + front.frame.height_mm * large) + 2.0;
         let y = self.place(y, height);
-        let size =
-            if fits < 1.0 { format!("{:.0} % of true size", fits * 100.0) } else { "true size".to_owned() };
-        self.heading(margin, y, &format!("Front and side: {size}"));
+        let size = if fits < 1.0 {
+            text!("paper-card-true-size", fits = fixed(fits * 100.0, 0))
+        } else {
+            text!("paper-card-true-size-2").to_owned()
+        };
+        self.heading(margin, y, &text!("paper-card-front-side", size));
         self.page.drawing((margin, y + 4.0), fits, &bare, colour);
         let beside = margin + (front.frame.width_mm + 10.0) * fits;
         let top = y + 4.0 + (side.frame.top_mm - front.frame.top_mm) * fits;
         self.page.drawing((beside, top), fits, side, colour);
-        let in_mm = if of.unit == LengthUnit::Mm { ", mm" } else { "" };
-        self.heading(left, y, &format!("{large:.1} times, with its dimensions{in_mm}"));
+        let in_mm = if of.unit == LengthUnit::Mm { text!("paper-card-mm") } else { "" };
+        self.heading(left, y, &text!("paper-card-times-with-its-dimensions", large = fixed(large, 1), in_mm));
         self.page.dimensioned((left + 4.0, y + 6.0), large, front, colour);
         y + height
     }
@@ -162,11 +160,13 @@ impl Card<'_> {
         let blank = &of.worked.form.blank;
         let thick = of.worked.thickness_mm;
         let rows = (blank.flush_mm / room).ceil().max(1.0);
-        let more = if rows > 1.0 { format!(", in {rows:.0} rows that follow on") } else { String::new() };
-        let said = format!(
-            "The blank, true size{more}: cut {}, flush to flush; marks from the left",
-            on_ruler(blank.flush_mm, of.unit)
-        );
+        let more = if rows > 1.0 {
+            text!("paper-card-in-rows-that-follow-on", rows = fixed(rows, 0))
+        } else {
+            String::new()
+        };
+        let said =
+            text!("paper-card-blank-true-size-cut-flush", more, flush_mm = on_ruler(blank.flush_mm, of.unit));
         let row_mm = thick + 13.0;
         let y = self.place(y, 8.5 + row_mm);
         self.heading(margin, y, &said);
@@ -243,7 +243,7 @@ impl Card<'_> {
     fn for_the_bag(&mut self, of: &Finding, y: f64) {
         let rows = bag_rows(of).into_iter().filter(|(_, text)| !text.is_empty());
         let said: Vec<String> = rows.map(|(title, text)| format!("{title} {text}")).collect();
-        let said = format!("For the bag: {}.", said.join("; "));
+        let said = text!("paper-card-for-bag", said = said.join("; "));
         self.paragraph(self.paper.margin, y, self.small(), &said);
     }
 }
@@ -256,11 +256,11 @@ fn bag_rows(of: &Finding) -> Vec<(&'static str, String)> {
     let marks: Vec<String> = measured(&form.marks).map(|mark| mark.place_told()).collect();
     vec![
         ("wire", of.pattern.request.wire.shown(unit)),
-        ("pattern", of.pattern.request.kind.0.name.to_owned()),
-        ("each blank", on_ruler(form.blank.flush_mm, unit)),
+        ("pattern", of.pattern.request.kind.0.name.to_string()),
+        (text!("paper-card-each-blank"), on_ruler(form.blank.flush_mm, unit)),
         ("marks", marks.join(", ")),
         ("wraps", of.pattern.request.wraps_told().unwrap_or_default()),
-        ("held on", jaw.map_or_else(String::new, |mark| mark.held_told(unit))),
+        (text!("paper-card-held-on"), jaw.map_or_else(String::new, |mark| mark.held_told(unit))),
     ]
 }
 

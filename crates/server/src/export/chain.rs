@@ -7,7 +7,6 @@ use lorimant_core::chain::sheet::{ChainSheet, ChainWorked};
 use lorimant_core::chain::solid::stl;
 use lorimant_core::drawing::Drawing;
 use lorimant_core::tool::workshop::Workshop;
-use lorimant_core::words::counted;
 use lorimant_core::words::length::LengthUnit;
 
 use super::svg::{Page, Type};
@@ -16,6 +15,7 @@ use crate::document::plans::PlanDocument;
 use crate::kept::{Kept as _, KeptChain, Settings};
 use crate::problem::Problem;
 use crate::progress::Progress;
+use lorimant_text::{fixed, text};
 
 /// What a chain can be taken away as.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -86,11 +86,18 @@ impl Chain {
         let request = &kept.request;
         let sheet = request.sheet(workshop);
         let worked = sheet.result.clone();
-        let worked = worked.ok_or_else(|| Problem::internal("This chain could not be calculated."))?;
+        let worked =
+            worked.ok_or_else(|| Problem::internal(text!("paper-export-chain-this-chain-could-not-be")))?;
         let laid = request.laid()?;
         let (rows, across) = (worked.plan.cells_n.min(ROWS), worked.plan.across_n.min(ROWS));
-        let views = [View::Front, View::Side, View::Along]
-            .map(|view| laid.drawing(rows, across, view, format!("{} seen: {}.", kept.name, view.shown())));
+        let views = [View::Front, View::Side, View::Along].map(|view| {
+            laid.drawing(
+                rows,
+                across,
+                view,
+                text!("paper-export-chain-seen", name = kept.name, view = view.shown()),
+            )
+        });
         let building = Building::of(laid.weave, worked.plan.cells_n, worked.plan.across_n)?;
         let wire_mm = request.ring.wire.size_mm;
         let placings =
@@ -179,10 +186,7 @@ fn pages(of: &Chain) -> Vec<String> {
             LEFT,
             HEIGHT - 8.0,
             Type::sans(2.8).quiet(),
-            &format!(
-                "{}. Loads and minutes are estimates. Wear glasses when cutting. Rest your hands.",
-                of.date
-            ),
+            &text!("paper-export-chain-loads-minutes-estimates-wear-glasses", date = of.date),
         );
         page
     };
@@ -192,18 +196,22 @@ fn pages(of: &Chain) -> Vec<String> {
     let plan = &of.worked.plan;
     let wide = of.views[0].frame.width_mm.min(RIGHT - LEFT);
     let scale = (wide / of.views[0].frame.width_mm).min(1.0);
-    for (view, says) in of.views.iter().zip(["from the front", "from above", "along it"]) {
+    for (view, says) in of.views.iter().zip([
+        text!("paper-export-chain-from-front"),
+        text!("paper-export-chain-from-above"),
+        text!("paper-export-chain-along"),
+    ]) {
         let size = if scale < 1.0 {
-            format!("{says}, {scale:.2} of true size")
+            text!("paper-export-chain-true-size", says, scale = fixed(scale, 2))
         } else {
-            format!("{says}, true size")
+            text!("paper-export-chain-true-size-2", says)
         };
         page.text(LEFT, y + 3.0, Type::sans(3.0).quiet(), &size);
         put(&mut page, view, (LEFT, y + 6.0), scale, colour(of));
         y += view.frame.height_mm * scale + 12.0;
     }
-    page.check_bar("bar-mm", LEFT, y, 50.0, "50 mm: measure it before you trust the drawing");
-    page.check_bar("bar-in", LEFT + 80.0, y, 50.8, "2 in");
+    page.check_bar("bar-mm", LEFT, y, 50.0, text!("paper-export-chain-50-mm-measure-before-you"));
+    page.check_bar("bar-in", LEFT + 80.0, y, 50.8, text!("paper-export-chain-2-in"));
     y += 14.0;
     for figure in &of.worked.figures {
         let value = figure.first(of.unit);
@@ -215,15 +223,18 @@ fn pages(of: &Chain) -> Vec<String> {
     y += 4.0;
     // What the second metal or size is, where there is one.
     for part in &of.worked.parts {
-        let line = format!("{}: {} rings of {}", part.name, part.rings_n, part.wire);
+        let line =
+            text!("paper-export-chain-rings", name = part.name, rings_n = part.rings_n, wire = part.wire);
         page.text(LEFT, y, Type::sans(3.2), &line);
         y += 5.0;
     }
     pages.push(std::mem::replace(&mut page, begun()).finish(&title));
     y = 32.0;
-    let head = format!(
-        "Weaving it: pre-close {} rings, open {}; {} rows.",
-        plan.shut_before_n, plan.open_n, plan.cells_n
+    let head = text!(
+        "paper-export-chain-weaving-pre-close-rings-open",
+        shut_before_n = plan.shut_before_n,
+        open_n = plan.open_n,
+        cells_n = plan.cells_n
     );
     page.text(LEFT, y, Type::sans(4.2).bold(), &head);
     y += 7.0;
@@ -240,9 +251,13 @@ fn pages(of: &Chain) -> Vec<String> {
         let fit = (room / shown.frame.width_mm).min(24.0 / shown.frame.height_mm).min(2.0);
         put(&mut page, &shown, (LEFT, y - 3.0), fit, colour(of));
         let at = LEFT + room + 6.0;
-        let n = format!(
-            "{}. Row {}, ring {} of {}: {}",
-            placing.n, placing.row, placing.in_row, placing.of_row, placing.ring
+        let n = text!(
+            "paper-export-chain-row-ring",
+            n = placing.n,
+            row = placing.row,
+            in_row = placing.in_row,
+            of_row = placing.of_row,
+            ring = placing.ring
         );
         page.text(at, y, Type::sans(3.6).bold(), &n);
         let below = page.paragraph(at, y + 5.0, Type::sans(3.4), RIGHT - at, &placing.text);
@@ -251,11 +266,12 @@ fn pages(of: &Chain) -> Vec<String> {
     }
     let again = of.placings[..until].iter().find(|placing| placing.row > rows - of.period);
     if let (Some(first), true) = (again, until < of.placings.len()) {
-        let rest = format!(
-            "From here it repeats: steps {} to {until} again and again, each time {} on, to row {}.",
-            first.n,
-            counted(of.period, "row"),
-            plan.cells_n
+        let rest = text!(
+            "paper-export-chain-from-here-repeats-steps-again",
+            n = first.n,
+            until,
+            period = text!("count-row", n = of.period),
+            cells_n = plan.cells_n
         );
         page.paragraph(LEFT, y, Type::sans(3.6).bold(), RIGHT - LEFT, &rest);
     }

@@ -14,6 +14,7 @@ use super::svg::{Page, Type, lightened, shaded};
 use super::{pdf, plain};
 use crate::kept::Settings;
 use crate::progress::Progress;
+use lorimant_text::text;
 
 const WIDTH: f64 = 210.0;
 const HEIGHT: f64 = 297.0;
@@ -56,7 +57,7 @@ pub(crate) fn pdf(sheet: &PlanSheet, settings: &Settings, progress: &Progress) -
 }
 
 fn pages(sheet: &PlanSheet, settings: &Settings) -> Vec<String> {
-    let title = format!("Cutting plan: {}", sheet.wire.shown(settings.unit));
+    let title = text!("paper-cut-plan-cutting-plan", wire = sheet.wire.shown(settings.unit));
     let longest = sheet.plan.stock.iter().map(|cut| cut.length_mm).fold(1.0, f64::max);
     let mut pages = vec![];
     let mut page = Page::new(WIDTH, HEIGHT);
@@ -81,11 +82,11 @@ fn head(page: &mut Page, sheet: &PlanSheet, settings: &Settings, title: &str) ->
     page.rule(LEFT, RIGHT, 25.0);
     let mut y = page.paragraph(LEFT, 32.0, Type::serif(4.6), RIGHT - LEFT, &sheet.plan.sentence);
     for short in &sheet.plan.short {
-        let said = format!(
-            "Short: {} of {}, {} of wire.",
-            short.n,
-            short.demand,
-            of_wire(short.length_mm, settings.unit)
+        let said = text!(
+            "paper-cut-plan-short-wire",
+            n = short.n,
+            demand = short.demand,
+            length_mm = of_wire(short.length_mm, settings.unit)
         );
         y = page.paragraph(LEFT, y + 0.5, Type::sans(3.6).bold(), RIGHT - LEFT, &said);
     }
@@ -128,8 +129,7 @@ fn strip(
 }
 
 fn foot(mut page: Page, number: usize, title: &str) -> String {
-    let said =
-        format!("Lorimant cutting plan, page {number}. Strips are to scale with each other; red is scrap.");
+    let said = text!("paper-cut-plan-lorimant-cutting-plan-page-strips", number);
     page.text(LEFT, 291.0, Type::sans(2.8).quiet(), &said);
     page.finish(title)
 }

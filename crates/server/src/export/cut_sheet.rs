@@ -6,6 +6,7 @@ use lorimant_core::words::length::LengthUnit;
 
 use super::Sheetable;
 use super::svg::{Page, Type, lightened, shaded};
+use lorimant_text::{fixed, text};
 
 const WIDTH: f64 = 210.0;
 const HEIGHT: f64 = 297.0;
@@ -33,13 +34,13 @@ pub(super) fn draw(of: &Sheetable) -> String {
         }
         y = page.paragraph(LEFT, y + 1.0, Type::sans(3.1).quiet(), ROOM, &caution.text);
     }
-    page.check_bar("check-50-mm", LEFT, 278.0, 50.0, "50 mm: measure it before you trust the drawing");
-    page.check_bar("check-2-in", LEFT + 90.0, 278.0, 50.8, "2 in");
+    page.check_bar("check-50-mm", LEFT, 278.0, 50.0, text!("paper-cut-sheet-50-mm-measure-before-you"));
+    page.check_bar("check-2-in", LEFT + 90.0, 278.0, 50.8, text!("paper-cut-sheet-2-in"));
     page.text(
         LEFT,
         291.0,
         Type::sans(2.8).quiet(),
-        "Lorimant cut sheet. Strength and cracking figures are estimates, not ratings. Print at 100 %.",
+        text!("paper-cut-sheet-lorimant-cut-sheet-strength-cracking"),
     );
     page.finish(&of.plan.name)
 }
@@ -49,7 +50,11 @@ fn scale_to_fit(width: f64) -> f64 {
 }
 
 fn said(scale: f64) -> String {
-    if scale >= 1.0 { "true size".to_owned() } else { format!("{:.0} % of true size", scale * 100.0) }
+    if scale >= 1.0 {
+        text!("paper-cut-sheet-true-size").to_owned()
+    } else {
+        text!("paper-cut-sheet-true-size-2", scale = fixed(scale * 100.0, 0))
+    }
 }
 
 /// The coil and a ring: once as large as the page has room for, with dimensions, and once at true size
@@ -58,19 +63,24 @@ fn draw_stage(page: &mut Page, of: &Sheetable, y: f64) -> f64 {
     let drawing = &of.worked.wound;
     let frame = drawing.frame;
     let large = ((ROOM - 6.0) / frame.width_mm).min(62.0 / frame.height_mm);
-    let title = format!("On the rod, and one ring closed: drawn {large:.1} times true size");
+    let title = text!("paper-cut-sheet-on-rod-one-ring-closed", large = fixed(large, 1));
     page.text(LEFT, y + 2.0, Type::sans(3.4).bold(), &title);
     page.dimensioned((LEFT, y + 9.0), large, drawing, &of.worked.colour);
     let y = y + 9.0 + frame.height_mm * large + 10.0;
     let scale = scale_to_fit(frame.width_mm).min(60.0 / frame.height_mm);
-    page.text(LEFT, y, Type::sans(3.4).bold(), &format!("The same, {}", said(scale)));
+    page.text(LEFT, y, Type::sans(3.4).bold(), &text!("paper-cut-sheet-same", scale = said(scale)));
     page.drawing((LEFT, y + 3.0), scale, drawing, &of.worked.colour);
     y + 3.0 + frame.height_mm * scale + 4.0
 }
 
 fn draw_strip(page: &mut Page, strip: &Strip, colour: &str, y: f64) -> f64 {
     let scale = scale_to_fit(strip.length_mm);
-    page.text(LEFT, y, Type::sans(3.4).bold(), &format!("The strip, one ring straight: {}", said(scale)));
+    page.text(
+        LEFT,
+        y,
+        Type::sans(3.4).bold(),
+        &text!("paper-cut-sheet-strip-one-ring-straight", scale = said(scale)),
+    );
     let top = y + 6.5;
     let thick = (strip.thickness_mm * scale).max(0.6);
     for zone in &strip.zones {

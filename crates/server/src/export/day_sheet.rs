@@ -8,6 +8,7 @@ use lorimant_core::bench::sittings::agenda::{Agenda, BatchRun, SatWork};
 use super::pdf;
 use super::svg::{Page, Type};
 use crate::progress::Progress;
+use lorimant_text::{fixed, text};
 
 const WIDTH: f64 = 210.0;
 const HEIGHT: f64 = 297.0;
@@ -45,7 +46,7 @@ fn draw(
     told: impl Fn(&BatchRun, &SatWork) -> Told,
 ) -> Vec<String> {
     let wall = |at: Timestamp| at.to_zoned_datetime(zone.clone()).strftime("%H:%M").to_string();
-    let title = format!("At the bench, {}", day.strftime("%A %-d %B %Y"));
+    let title = text!("paper-day-sheet-at-bench", day = day.strftime("%A %-d %B %Y"));
     let begun = || {
         let mut page = Page::new(WIDTH, HEIGHT);
         page.text(LEFT, 20.0, Type::serif(7.0).bold(), &title);
@@ -55,7 +56,7 @@ fn draw(
             LEFT,
             HEIGHT - 8.0,
             Type::sans(2.8).quiet(),
-            "Minutes are estimates. Rest when your hands need it.",
+            text!("paper-day-sheet-minutes-estimates-rest-when-your"),
         );
         page
     };
@@ -65,10 +66,14 @@ fn draw(
     let mut cautions: Vec<String> = vec![];
     let of_day: Vec<_> = agenda.sittings.iter().filter(|one| one.day == day && !one.skipped).collect();
     if of_day.iter().all(|one| one.runs.is_empty()) {
-        page.text(LEFT, y, Type::serif(5.0), "Nothing is planned for this day.");
+        page.text(LEFT, y, Type::serif(5.0), text!("paper-day-sheet-nothing-planned-for-this-day"));
     }
     for sitting in of_day {
-        let head = format!("{}: about {:.0} min of handwork", sitting.clock, sitting.hands_min);
+        let head = text!(
+            "paper-day-sheet-about-min-handwork",
+            clock = sitting.clock,
+            hands_min = fixed(sitting.hands_min, 0)
+        );
         page.text(LEFT, y, Type::sans(4.2).bold(), &head);
         y += 8.0;
         for run in &sitting.runs {
@@ -77,7 +82,8 @@ fn draw(
                 y = 32.0;
             }
             page.text(LEFT, y, Type::sans(4.2).bold(), &wall(run.from));
-            let line = format!("{}, about {:.0} min", run.line(), run.hands_min);
+            let line =
+                text!("paper-day-sheet-about-min", run = run.line(), hands_min = fixed(run.hands_min, 0));
             page.text(LEFT + 16.0, y, Type::serif(4.8).bold(), &line);
             y += 7.0;
             for work in &run.steps {
@@ -88,7 +94,7 @@ fn draw(
                 let says = told(run, work);
                 page.frame((LEFT + 16.0, y - 3.4), (4.0, 4.0));
                 let n = match work.n < work.of_n {
-                    true => format!("{} of {}", work.n, work.of_n),
+                    true => text!("paper-day-sheet-of", n = work.n, of_n = work.of_n),
                     false => work.n.to_string(),
                 };
                 page.text(STEPS, y, Type::sans(3.8).bold(), &format!("{n} × {}", work.named));
@@ -106,7 +112,13 @@ fn draw(
     }
     let alone = agenda.alone.iter().filter(|one| one.from.to_zoned_datetime(zone.clone()).date() == day);
     for one in alone {
-        let line = format!("On its own, {} to {}: {}, {}", wall(one.from), wall(one.to), one.named, one.name);
+        let line = text!(
+            "paper-day-sheet-on-its-own",
+            from = wall(one.from),
+            to = wall(one.to),
+            named = one.named,
+            name = one.name
+        );
         if y > FOOT {
             pages.push(std::mem::replace(&mut page, begun()).finish(&title));
             y = 32.0;

@@ -11,6 +11,7 @@ use crate::document::plans::PlanDocument;
 use crate::kept::{Kept as _, KeptPattern, Settings};
 use crate::problem::Problem;
 use crate::progress::Progress;
+use lorimant_text::text;
 
 /// What a finding can be taken away as.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -76,7 +77,8 @@ impl Finding {
         request.form_with(workshop)?;
         let sheet = request.sheet(workshop);
         let worked = sheet.result.clone();
-        let worked = worked.ok_or_else(|| Problem::internal("This finding could not be calculated."))?;
+        let worked = worked
+            .ok_or_else(|| Problem::internal(text!("paper-export-finding-this-finding-could-not-be")))?;
         let date = jiff::ZonedDateTime::now().date().to_string();
         Ok(Self {
             pattern,

@@ -5,6 +5,7 @@ use qrcode::{EcLevel, QrCode};
 use super::Sheetable;
 use super::svg::{INK, LEADING, Page, Type};
 use super::typeset::{fitted, width_mm, wrapped};
+use lorimant_text::text;
 
 /// What a label is drawn for: others are drawn as much larger or smaller.
 const WIDTH: f64 = 80.0;
@@ -127,11 +128,11 @@ pub(super) fn draw(of_plan: &Sheetable) -> String {
     let value = |key: &str| figure(key).map_or_else(String::new, |figure| figure.first(unit));
     of(&Label {
         name: &of_plan.plan.name,
-        count: format!("{} rings", request.rings_n),
+        count: text!("paper-label-rings", rings_n = request.rings_n),
         rows: vec![
             ("wire", request.wire.shown(unit)),
-            ("wire per ring", value("wire-per-ring")),
-            ("ring inside", value("ring-inside")),
+            (text!("paper-label-wire-per-ring"), value("wire-per-ring")),
+            (text!("paper-label-ring-inside"), value("ring-inside")),
             ("rod", request.mandrel.shown_in(unit)),
             ("cut", request.cutting.method.shown().to_owned()),
         ],

@@ -26,6 +26,7 @@ use lorimant_core::words::quoted;
 use crate::document::plans::PlanDocument;
 use crate::kept::{Kept as _, KeptPlan, Settings};
 use crate::problem::Problem;
+use lorimant_text::text;
 
 /// What a plan can be taken away as.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -88,8 +89,10 @@ impl Sheetable {
         plan.request = plan.request.known(workshop);
         let request: &RingRequest = &plan.request;
         let sheet = request.sheet(workshop);
-        let worked =
-            sheet.result.clone().ok_or_else(|| Problem::internal("This plan could not be calculated."))?;
+        let worked = sheet
+            .result
+            .clone()
+            .ok_or_else(|| Problem::internal(text!("paper-export-this-plan-could-not-be")))?;
         let date = jiff::ZonedDateTime::now().date().to_string();
         Ok(Self { plan, sheet, worked, workshop: settings.workshop_name.clone(), unit: settings.unit, date })
     }
@@ -104,7 +107,11 @@ impl Sheetable {
 fn format_named<F: Copy>(all: &[(&'static str, F)], file: &str) -> Result<F, Problem> {
     all.iter().find(|(name, _)| *name == file).map(|(_, format)| *format).ok_or_else(|| {
         let known: Vec<&str> = all.iter().map(|(name, _)| *name).collect();
-        Problem::missing(format!("There is no file called {}. There are {}.", quoted(file), known.join(", ")))
+        Problem::missing(text!(
+            "paper-export-there-no-file-called-there",
+            file = quoted(file),
+            known = known.join(", ")
+        ))
     })
 }
 

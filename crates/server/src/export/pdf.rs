@@ -4,6 +4,7 @@ use std::sync::{Arc, LazyLock};
 
 use anyhow::anyhow;
 use lorimant_core::fault::{Fault, Faults};
+use lorimant_text::text;
 use svg2pdf::usvg::{self, fontdb};
 use svg2pdf::{ConversionOptions, PageOptions};
 
@@ -25,12 +26,8 @@ const DPI: f32 = 96.0;
 /// Refuses what would not be there on paper.
 fn printable(page: &str) -> Result<(), Fault> {
     typeset::unprintable(page).map_or(Ok(()), |letter| {
-        let said = format!(
-            "“{letter}” (U+{:04X}) cannot be printed: the program's fonts don't have it. Use Latin, Greek \
-             or Cyrillic letters in the name and the note.",
-            u32::from(letter)
-        );
-        Err(Fault::new("name", said))
+        let code = format!("{:04X}", u32::from(letter));
+        Err(Fault::new("name", text!("paper-letter-without-type", letter, code)))
     })
 }
 

@@ -2,7 +2,7 @@
 
 use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::rack::stock::StockKind;
-use lorimant_core::rack::stock::buying::Keeping;
+use lorimant_core::rack::stock::buying::StockLevel;
 use lorimant_core::rack::stock::scrap::ScrapChange;
 use lorimant_core::rack::stock::{Lot, Movement, MovementKind, both_ways};
 use lorimant_core::wire::Wire;
@@ -15,6 +15,7 @@ use rust_decimal::Decimal;
 use super::rack_tables::Table;
 use super::unplain;
 use crate::document::rack::{LotWithLedger, NamedMovement};
+use lorimant_text::text;
 
 /// What a line of a table holds.
 pub(crate) enum Record {
@@ -23,7 +24,7 @@ pub(crate) enum Record {
     /// A line of the ledger, for the lot of this name.
     Movement(NamedMovement),
     /// How a wire is kept.
-    Keeping(Keeping),
+    StockLevel(StockLevel),
     /// Scrap.
     Scrap(ScrapChange),
 }
@@ -51,7 +52,8 @@ pub(crate) fn read_table(text: &str) -> Result<Vec<ReadRow>, Fault> {
         .trim(csv::Trim::All)
         .flexible(true)
         .from_reader(text.as_bytes());
-    let unreadable = |error: csv::Error| Fault::new("file", format!("This table cannot be read: {error}."));
+    let unreadable =
+        |error: csv::Error| Fault::new("file", text!("paper-rack-read-this-table-cannot-be-read", error));
     let headings: Vec<String> = reader.headers().map_err(unreadable)?.iter().map(str::to_lowercase).collect();
     let table = Table::told_by(&headings)?;
     let mut rows = vec![];
@@ -62,11 +64,10 @@ pub(crate) fn read_table(text: &str) -> Result<Vec<ReadRow>, Fault> {
         // A cell too many has shifted those behind it, or stands under nothing.
         let beyond = record.iter().skip(headings.len()).any(|cell| !cell.is_empty());
         if beyond {
-            let said = format!(
-                "This line has {} cells, but the table has {} columns. Put text that contains separators in \
-                 quotation marks.",
-                record.len(),
-                headings.len()
+            let said = text!(
+                "paper-rack-read-this-line-has-cells-but",
+                record = record.len(),
+                headings = headings.len()
             );
             let name = record.get(0).unwrap_or_default().to_owned();
             rows.push(ReadRow { line, name, read: Err(Fault::new("columns", said).into()) });
@@ -75,7 +76,7 @@ pub(crate) fn read_table(text: &str) -> Result<Vec<ReadRow>, Fault> {
         let (name, read) = match table {
             Table::Lots => (cells.text("name"), cells.lot().map(Record::Lot)),
             Table::Ledger => (cells.text("lot"), cells.movement().map(Record::Movement)),
-            Table::Keepings => (cells.text("metal"), cells.keeping().map(Record::Keeping)),
+            Table::Keepings => (cells.text("metal"), cells.keeping().map(Record::StockLevel)),
             Table::Scrap => (cells.text("metal"), cells.scrap().map(Record::Scrap)),
         };
         rows.push(ReadRow { line, name, read });
@@ -117,10 +118,7 @@ impl Cells<'_> {
             (true, false, Some((whole, rest)))
                 if rest.len() == 3 && (1..=3).contains(&whole.len()) && whole != "0" =>
             {
-                let said = format!(
-                    "{} could be {whole},{rest} or {whole}{rest}. Write it as one of these.",
-                    quoted(&cell)
-                );
+                let said = text!("paper-rack-read-could-be-or-write-as", cell = quoted(&cell), whole, rest);
                 faults.add(Fault::new(heading, said));
                 None
             }
@@ -137,7 +135,7 @@ impl Cells<'_> {
         let cell = self.cell(heading, faults)?;
         let said = || {
             let cell = quoted(&cell);
-            format!("{cell} is not an amount of money. Write it as 1240.50, without the currency.")
+            text!("paper-rack-read-not-amount-money-write-as", cell)
         };
         faults.keep(number::decimal(&cell).map_err(|_| Fault::new(heading, said())))
     }
@@ -149,7 +147,7 @@ impl Cells<'_> {
         faults: &mut Faults,
     ) -> Option<T> {
         if self.text(heading).is_empty() {
-            faults.add(Fault::new(heading, format!("The {heading} is missing.")));
+            faults.add(Fault::new(heading, text!("paper-rack-read-missing", heading)));
         }
         self.word(heading, faults)
     }
@@ -157,10 +155,8 @@ impl Cells<'_> {
     /// A number the line cannot do without.
     fn needed_number(&self, heading: &str, faults: &mut Faults) -> Option<f64> {
         if self.text(heading).is_empty() {
-            faults.add(Fault::new(
-                heading,
-                format!("The column {heading} is empty here: a number is missing."),
-            ));
+            faults
+                .add(Fault::new(heading, text!("paper-rack-read-column-empty-here-number-missing", heading)));
         }
         self.number(heading, faults)
     }
@@ -209,7 +205,7 @@ impl Cells<'_> {
     fn movement(&self) -> Result<NamedMovement, Faults> {
         let mut faults = Faults::none();
         if self.text("lot").is_empty() {
-            faults.add(Fault::new("lot", "The lot's name is missing."));
+            faults.add(Fault::new("lot", text!("paper-rack-read-lots-name-missing")));
         }
         let kind = self.needed("change", &mut faults);
         let length_mm = self.needed_number("length_mm", &mut faults);
@@ -219,7 +215,7 @@ impl Cells<'_> {
         Ok(NamedMovement { lot: self.text("lot"), line })
     }
 
-    fn keeping(&self) -> Result<Keeping, Faults> {
+    fn keeping(&self) -> Result<StockLevel, Faults> {
         let mut faults = Faults::none();
         let wire = self.wire(&mut faults);
         let keep_mm = self.needed_number("keep_mm", &mut faults);
@@ -227,8 +223,14 @@ impl Cells<'_> {
         let pack_mm = self.number("pack_mm", &mut faults);
         let pack_price = self.money("pack_price", &mut faults);
         let (Some(wire), Some(keep_mm)) = (wire, keep_mm) else { return Err(faults) };
-        let keeping =
-            Keeping { wire, shortest_useful_mm, keep_mm, pack_mm, pack_price, source: self.text("source") };
+        let keeping = StockLevel {
+            wire,
+            shortest_useful_mm,
+            keep_mm,
+            pack_mm,
+            pack_price,
+            source: self.text("source"),
+        };
         checked(faults, keeping.check())?;
         Ok(keeping)
     }

@@ -1,12 +1,13 @@
 //! The rack as tables: lots, ledger, keepings and scrap out and in, the buying list out.
 
 use lorimant_core::fault::Fault;
-use lorimant_core::rack::stock::buying::{Keeping, Need};
+use lorimant_core::rack::stock::buying::{Need, StockLevel};
 use lorimant_core::rack::stock::scrap::ScrapChange;
 use lorimant_core::rack::stock::{Lot, Movement};
 
 use super::plain;
 use crate::store::ledger::LedgerLine;
+use lorimant_text::text;
 
 /// A table that goes out and comes back in, told by its headings.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -68,18 +69,23 @@ impl Table {
         let has = |wanted: &&str| headings.iter().any(|heading| heading == wanted);
         let Some(table) = Self::ALL.into_iter().find(|table| table.needed().iter().all(has)) else {
             let wanted: Vec<String> = Self::ALL.iter().map(|table| table.needed().join(", ")).collect();
-            let said = format!(
-                "The first line must be the headings of a table of lots ({}), of stock history ({}), of how \
-                 wires are kept ({}), or of scrap ({}).",
-                wanted[0], wanted[1], wanted[2], wanted[3]
+            let said = text!(
+                "paper-rack-tables-first-line-must-be-headings",
+                wanted = wanted[0],
+                wanted2 = wanted[1],
+                wanted3 = wanted[2],
+                wanted4 = wanted[3]
             );
-            return Err(Fault::new("line 1", said));
+            return Err(Fault::new(text!("paper-rack-tables-line-1"), said));
         };
         if let Some(heading) = headings.iter().find(|heading| !table.headings().contains(&heading.as_str())) {
             let shown: String = heading.chars().take(40).collect();
-            let said =
-                format!("“{shown}” is not a heading of this table. Known: {}.", table.headings().join(", "));
-            return Err(Fault::new("line 1", said));
+            let said = text!(
+                "paper-rack-tables-not-heading-this-table-known",
+                shown,
+                table = table.headings().join(", ")
+            );
+            return Err(Fault::new(text!("paper-rack-tables-line-1"), said));
         }
         Ok(table)
     }
@@ -106,7 +112,7 @@ pub(crate) fn ledger_csv(lines: &[(String, LedgerLine)]) -> anyhow::Result<Vec<u
 }
 
 /// How wires are kept, as a table.
-pub(crate) fn keepings_csv(keepings: &[Keeping]) -> anyhow::Result<Vec<u8>> {
+pub(crate) fn keepings_csv(keepings: &[StockLevel]) -> anyhow::Result<Vec<u8>> {
     let mut table = csv::Writer::from_writer(vec![]);
     table.write_record(Table::Keepings.headings())?;
     for keeping in keepings {

@@ -6,6 +6,7 @@ pub(crate) mod printer;
 pub(crate) mod scale;
 pub(crate) mod winder;
 
+use lorimant_text::text;
 use std::io;
 use std::time::Duration;
 
@@ -95,7 +96,7 @@ impl Place {
 
 /// What an instrument does within its time.
 async fn patiently<T>(doing: impl Future<Output = io::Result<T>>) -> io::Result<T> {
-    let late = |_| io::Error::new(io::ErrorKind::TimedOut, "it says nothing");
+    let late = |_| io::Error::new(io::ErrorKind::TimedOut, text!("api-instrument-says-nothing"));
     tokio::time::timeout(PATIENCE, doing).await.map_err(late)?
 }
 
@@ -104,7 +105,8 @@ async fn patiently<T>(doing: impl Future<Output = io::Result<T>>) -> io::Result<
 async fn whole_lines(from: impl AsyncRead + Unpin, most: usize) -> io::Result<Vec<String>> {
     let mut lines = BufReader::new(from.take((most as u64 + 2) * LONGEST_LINE));
     let first = next_line(&mut lines).await?;
-    let (text, ended) = first.ok_or_else(|| io::Error::new(io::ErrorKind::UnexpectedEof, "it hung up"))?;
+    let (text, ended) =
+        first.ok_or_else(|| io::Error::new(io::ErrorKind::UnexpectedEof, text!("api-instrument-hung-up")))?;
     let mut all = vec![(text, ended)];
     while all.len() <= most {
         match tokio::time::timeout(FOLLOWS / 4, next_line(&mut lines)).await {
@@ -124,7 +126,8 @@ async fn whole_lines(from: impl AsyncRead + Unpin, most: usize) -> io::Result<Ve
 async fn whole_line(from: impl AsyncRead + Unpin) -> io::Result<String> {
     let mut lines = BufReader::new(from.take(2 * LONGEST_LINE));
     let first = next_line(&mut lines).await?;
-    let (text, ended) = first.ok_or_else(|| io::Error::new(io::ErrorKind::UnexpectedEof, "it hung up"))?;
+    let (text, ended) =
+        first.ok_or_else(|| io::Error::new(io::ErrorKind::UnexpectedEof, text!("api-instrument-hung-up")))?;
     match tokio::time::timeout(FOLLOWS, next_line(&mut lines)).await {
         Ok(Ok(Some((second, true)))) => Ok(second),
         _ if ended => Ok(text),
@@ -133,7 +136,7 @@ async fn whole_line(from: impl AsyncRead + Unpin) -> io::Result<String> {
 }
 
 fn broken_off() -> io::Error {
-    io::Error::new(io::ErrorKind::UnexpectedEof, "it broke off in the middle of a line")
+    io::Error::new(io::ErrorKind::UnexpectedEof, text!("api-instrument-broke-off-in-middle-line"))
 }
 
 /// The next line with something on it, and whether it was ended; nothing once the other side hung up.

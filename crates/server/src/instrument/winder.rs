@@ -102,7 +102,7 @@ impl Spindle {
     }
 
     fn line(&self) -> String {
-        format!("turns {:.1}\r\n", self.turning().turns())
+        format!("turns {:.1}\n", self.turning().turns())
     }
 }
 

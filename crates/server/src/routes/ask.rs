@@ -25,6 +25,7 @@ use crate::problem::Problem;
 use crate::state::State;
 use crate::store::shelf::{Entry, Shelf};
 use crate::store::{Store, StoreError};
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -146,7 +147,7 @@ async fn read_fields(
 ) -> Result<Json<Vec<ReadField>>, Problem> {
     let n = fields.len();
     if n > MOST_FIELDS {
-        let said = format!("{n} fields are too many to read at once. Send at most {MOST_FIELDS}.");
+        let said = text!("api-ask-fields-too-many-read-at", n, MOST_FIELDS);
         return Err(Fault::new("fields", said).limit(100.0).into());
     }
     Ok(Json(field::read(&fields, wire.as_ref(), state.store.workshop().habits)?))

@@ -18,6 +18,7 @@ use crate::extract::Path;
 use crate::problem::Problem;
 use crate::state::State;
 use crate::store::StoreError;
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -26,6 +27,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(file_state))
         .routes(routes!(copies))
         .routes(routes!(restore_copy))
+        .routes(routes!(use_what_is_there))
 }
 
 /// A copy of the workshop's file as it stands at this moment, which a server can be started with.
@@ -51,17 +53,16 @@ async fn backup(Shared(state): Shared<State>) -> Result<Response, Problem> {
 struct Restored {
     /// What was done, and where what it replaced is kept.
     sentence: String,
-    /// The dated copy of what was there before, by its name among the copies.
-    kept: String,
+    /// The dated copy of what was there before, by its name among the copies; none where the file was gone.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    kept: Option<String>,
 }
 
 impl Restored {
-    fn of(kept: &std::path::Path) -> Self {
-        let kept = kept.file_name().map_or_else(String::new, |name| name.to_string_lossy().into_owned());
-        Self {
-            sentence: format!("The copy is restored. The workshop as it was before is saved as “{kept}”."),
-            kept,
-        }
+    fn of(kept: Option<&std::path::Path>) -> Self {
+        let kept = kept.and_then(|kept| Some(kept.file_name()?.to_string_lossy().into_owned()));
+        let before = kept.as_ref().map(|kept| text!("api-backup-workshop-as-was-before-saved", kept));
+        Self { sentence: text!("api-backup-copy-restored", before = before.unwrap_or_default()), kept }
     }
 }
 
@@ -71,7 +72,7 @@ impl Restored {
     responses((status = 200, body = Restored), (status = 400, body = Problem), (status = 422, body = Problem),
         (status = 503, body = Problem)))]
 async fn restore(Shared(state): Shared<State>, body: Body) -> Result<Json<Restored>, Problem> {
-    let broken = |_| Problem::unreadable("The file ended too early. Nothing was changed.");
+    let broken = |_| Problem::unreadable(text!("api-backup-file-ended-too-early-nothing"));
     let folder = tempfile::tempdir().map_err(StoreError::Unopened)?;
     let path = folder.path().join("copy.lorimant");
     let mut copy = tokio::fs::File::create(&path).await.map_err(StoreError::Unopened)?;
@@ -85,7 +86,7 @@ async fn restore(Shared(state): Shared<State>, body: Body) -> Result<Json<Restor
         drop(folder);
         kept
     });
-    Ok(Json(Restored::of(&kept.await??)))
+    Ok(Json(Restored::of(kept.await??.as_deref())))
 }
 
 /// A dated copy that was made without being asked.
@@ -107,6 +108,8 @@ struct FileState {
     /// Why nothing is saved for now; none where the file can be written.
     #[serde(skip_serializing_if = "Option::is_none")]
     only_read: Option<String>,
+    /// Whether that is because others put another file, or other content, in its place, which can be used from now on.
+    replaced: bool,
     /// Logs of another copy of the workshop that were found beside the file and put aside, by their names, the newest
     /// first. They may hold work that is missing here.
     logs_set_aside: Vec<String>,
@@ -119,11 +122,21 @@ async fn file_state(Shared(state): Shared<State>) -> Result<Json<FileState>, Pro
     let of = move || FileState {
         only_read: store.health().err().map(|error| {
             let told = Problem::from(error).detail;
-            format!("Nothing is saved for now: {}", told.trim_start_matches("Nothing was changed: "))
+            text!("api-backup-nothing-saved-for-now", told = told.trim_start_matches("Nothing was changed: "))
         }),
+        replaced: store.was_changed_by_others(),
         logs_set_aside: store.logs_set_aside(),
     };
     Ok(Json(aside(of).await?))
+}
+
+/// Goes on with what somebody else put in the place of the workshop's file while the program had it open.
+#[utoipa::path(post, path = "/api/file/use", responses((status = 200, body = Restored), (status = 422, body = Problem),
+    (status = 503, body = Problem)))]
+async fn use_what_is_there(Shared(state): Shared<State>) -> Result<Json<Restored>, Problem> {
+    let store = state.store.clone();
+    let kept = aside(move || store.use_what_is_there()).await??;
+    Ok(Json(Restored::of(kept.as_deref())))
 }
 
 /// The dated copies beside the workshop's file, the newest first.
@@ -155,9 +168,10 @@ async fn restore_copy(
         // Only what is listed: a name is no way out of the folder.
         let known =
             store.copies().into_iter().find(|copy| copy.path.file_name().is_some_and(|own| own == &*name));
-        let copy =
-            known.ok_or_else(|| Problem::missing(format!("There is no copy called {}.", quoted(&name))))?;
+        let copy = known.ok_or_else(|| {
+            Problem::missing(text!("api-backup-there-no-copy-called", name = quoted(&name)))
+        })?;
         store.restore(&copy.path).map_err(Problem::from)
     });
-    Ok(Json(Restored::of(&kept.await??)))
+    Ok(Json(Restored::of(kept.await??.as_deref())))
 }

@@ -26,6 +26,7 @@ use crate::store::picks::pickable;
 use crate::store::rack::{self, Stocked};
 use crate::store::shelf::{Edit, Entry, Shelf, Written};
 use crate::store::{batch, orders};
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -184,7 +185,7 @@ async fn lead_batch(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result
         let left = of_wire(lot.standing.left_mm, unit);
         let instead = wire.lot.and_then(|planned| planned.instead(lot.entry.id));
         let instead = instead.map_or(String::new(), |said| format!(": {said}"));
-        format!("{}, {left} left{instead}", lot.entry.name)
+        text!("api-bench-left", name = lot.entry.name, left, instead)
     };
     let lots = stock.iter().map(|lot| LotOf { id: lot.entry.id, shown: shown(lot) }).collect();
     Ok(Json(LedBatch {

@@ -7,7 +7,7 @@ use axum::response::Response;
 use lorimant_core::rack::cut_plan::picked;
 use lorimant_core::rack::listing::{self, Listing, Prices};
 use lorimant_core::rack::stock::both_ways;
-use lorimant_core::rack::stock::buying::{Keeping, Need, needs, shortest_useful_mm};
+use lorimant_core::rack::stock::buying::{Need, StockLevel, needs, shortest_useful_mm};
 use lorimant_core::rack::stock::scrap::{MetalPrice, Scrap, ScrapChange};
 use lorimant_core::ring::supply::Supply;
 use lorimant_core::wire::Wire;
@@ -84,18 +84,18 @@ async fn decode_listing(
 }
 
 /// How each wire is kept.
-#[utoipa::path(get, path = "/api/settings/wires", responses((status = 200, body = [Entry<Keeping>])))]
-async fn list_keepings(Shared(state): Shared<State>) -> Result<Json<Vec<Entry<Keeping>>>, Problem> {
+#[utoipa::path(get, path = "/api/settings/wires", responses((status = 200, body = [Entry<StockLevel>])))]
+async fn list_keepings(Shared(state): Shared<State>) -> Result<Json<Vec<Entry<StockLevel>>>, Problem> {
     read(&state, rack::keepings).await.map(Json)
 }
 
 /// Says how a wire is kept, in place of what was said of it before.
-#[utoipa::path(put, path = "/api/settings/wires", request_body = Keeping,
-    responses((status = 200, body = Written<Keeping>), (status = 422, body = Problem)))]
+#[utoipa::path(put, path = "/api/settings/wires", request_body = StockLevel,
+    responses((status = 200, body = Written<StockLevel>), (status = 422, body = Problem)))]
 async fn keep(
     Shared(state): Shared<State>,
-    Body(keeping): Body<Keeping>,
-) -> Result<Json<Written<Keeping>>, Problem> {
+    Body(keeping): Body<StockLevel>,
+) -> Result<Json<Written<StockLevel>>, Problem> {
     keeping.check()?;
     let written = write(&state, move |t| {
         let undo = batch::next(t)?;
@@ -108,7 +108,7 @@ async fn keep(
 #[derive(Serialize, ToSchema)]
 struct HowKept {
     /// What was said of it; empty where nothing was.
-    keeping: Keeping,
+    keeping: StockLevel,
     /// Rests shorter than this are scrap where nothing else is said, mm.
     usual_shortest_mm: f64,
 }
@@ -120,7 +120,7 @@ async fn how_kept(Shared(state): Shared<State>, Body(wire): Body<Wire>) -> Resul
     wire.check()?;
     let usual_shortest_mm = shortest_useful_mm(&wire);
     let keeping = read(&state, move |c| {
-        Ok(rack::keeping_of(c, &wire)?.map_or_else(|| Keeping::unsaid(wire), |entry| entry.record))
+        Ok(rack::keeping_of(c, &wire)?.map_or_else(|| StockLevel::unsaid(wire), |entry| entry.record))
     });
     Ok(Json(HowKept { keeping: keeping.await?, usual_shortest_mm }))
 }
@@ -136,7 +136,7 @@ async fn all_needs(state: &State) -> Result<Vec<Need>, Problem> {
         picked::by_wire(&picked, &[], &workshop)?.into_iter().map(|one| (one.wire, one.wanted_mm)).collect();
     let there: Vec<(Wire, f64)> =
         lots.into_iter().map(|lot| (lot.entry.record.covered_wire(), lot.standing.left_mm)).collect();
-    let keepings: Vec<Keeping> = keepings.into_iter().map(|entry| entry.record).collect();
+    let keepings: Vec<StockLevel> = keepings.into_iter().map(|entry| entry.record).collect();
     Ok(needs(&keepings, &there, &wanted, unit))
 }
 

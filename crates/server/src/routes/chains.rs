@@ -19,16 +19,19 @@ use lorimant_core::chain::{ChainRequest, RingSize, taut, weaves};
 use lorimant_core::fault::{Fault, Faults, Span};
 use lorimant_core::words::sentence::{Change, Choice};
 use serde::{Deserialize, Serialize};
+use serde_json::Value;
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::{aside, heavily, worked};
+use crate::decode;
 use crate::export::chain::{self, Chain, ChainFormat};
 use crate::extract::{Body, Path};
 use crate::kept::KeptChain;
 use crate::problem::Problem;
 use crate::state::State;
+use lorimant_text::{Text, text};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -90,23 +93,16 @@ async fn list_known() -> Json<Vec<KnownWeave>> {
     Json(weaves::all().iter().map(known).collect())
 }
 
-/// The rings of a chain: a ring plan, as for `/api/rings/plan`, or rings as they are measured.
-#[derive(Debug, ToSchema)]
-#[schema(value_type = OfRings)]
-struct Rings(OfRings);
-
-impl<'de> Deserialize<'de> for Rings {
-    fn deserialize<D: serde::Deserializer<'de>>(from: D) -> Result<Self, D::Error> {
-        use serde::de::Error as _;
-        let value = serde_json::Value::deserialize(from)?;
-        // Which of the two is meant says its first field, so that what is wrong is said of that one.
-        let rings = if value.get("inside_mm").is_some() || value.get("wire_mm").is_some() {
-            serde_json::from_value(value).map(OfRings::Measured)
-        } else {
-            serde_json::from_value(value).map(OfRings::Plan)
-        };
-        rings.map(Self).map_err(D::Error::custom)
-    }
+/// Reads the rings of a chain: a ring plan, as for `/api/rings/plan`, or rings as they are measured. Which of the two is meant
+/// says its first field, so that what is wrong is said of that one.
+fn rings(sent: &Value) -> Result<OfRings, Fault> {
+    let measured = sent.get("inside_mm").is_some() || sent.get("wire_mm").is_some();
+    let read = if measured {
+        decode::json(sent).map(OfRings::Measured)
+    } else {
+        decode::json(sent).map(OfRings::Plan)
+    };
+    read.map_err(|fault| fault.within("ring"))
 }
 
 /// A chain that is asked about.
@@ -119,7 +115,8 @@ struct ChainAsked {
     #[serde(default)]
     own_weave: Option<Weave>,
     /// Its rings.
-    ring: Rings,
+    #[schema(value_type = OfRings)]
+    ring: Value,
     /// How long it is, mm.
     length_mm: f64,
     /// Of a sheet: how many cells it is across; 4 if left out.
@@ -135,9 +132,9 @@ fn four() -> u32 {
 #[utoipa::path(post, path = "/api/chains/plan", request_body = ChainAsked,
     responses((status = 200, body = ChainFrom), (status = 422, body = Problem)))]
 async fn plan_chain(Body(asked): Body<ChainAsked>) -> Result<Json<ChainFrom>, Problem> {
-    let plan = move || {
-        from_rings(&asked.weave, asked.own_weave.as_ref(), &asked.ring.0, asked.length_mm, asked.across_n)
-    };
+    let rings = rings(&asked.ring)?;
+    let plan =
+        move || from_rings(&asked.weave, asked.own_weave.as_ref(), &rings, asked.length_mm, asked.across_n);
     Ok(Json(aside(plan).await??))
 }
 
@@ -187,7 +184,7 @@ fn relax_state(state: &State, job: u64, stop: bool) -> Result<Json<RelaxState>, 
     let jobs = &state.relaxing;
     let found = if stop { jobs.stop(job) } else { jobs.state(job) };
     let (progress, done) =
-        found.ok_or_else(|| Problem::missing("This search is no longer running. Start it again."))?;
+        found.ok_or_else(|| Problem::missing(text!("api-chains-this-search-no-longer-running")))?;
     let working = done.is_none();
     let (relaxed, faults) = match done {
         Some(Ok(relaxed)) => (Some(relaxed), vec![]),
@@ -306,7 +303,7 @@ async fn look_backwards(
     Body(asked): Body<BackwardsAsked>,
 ) -> Result<Json<Backwards>, Problem> {
     if let Some(across) = asked.across_mm {
-        let span = Span { noun: "way across", unit: " mm", least: 0.5, most: 200.0 };
+        let span = Span { noun: Text::named("api-chains-way-across"), unit: " mm", least: 0.5, most: 200.0 };
         span.check("across_mm", across).map_err(Faults::from)?;
     }
     worked(&state, move |workshop| asked.request.backwards(asked.across_mm, workshop)).await

@@ -25,6 +25,7 @@ use crate::problem::Problem;
 use crate::state::State;
 use crate::store::shelf::{Edit, Entry, Page, Shelf, Written};
 use crate::store::{StoreError, batch, checks};
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -179,14 +180,13 @@ fn typed() -> ReadFrom {
 impl NewReading {
     fn read(self, workshop: &Workshop) -> Result<(String, CaliperReading), Faults> {
         if !(8..=64).contains(&self.press.chars().count()) {
-            let said = "A reading needs a key of 8 to 64 characters, so that it counts only once however \
-                        often it is sent.";
+            let said = text!("api-checks-reading-needs-key-8-64");
             return Err(Fault::new("press", said).into());
         }
         let value = match (self.value, &self.typed) {
             (Some(value), None) => value,
             (None, Some(text)) => read_typed(text, workshop.habits)?,
-            _ => return Err(Fault::new("typed", "Enter the reading: a value, or what you typed.").into()),
+            _ => return Err(Fault::new("typed", text!("api-checks-enter-reading-value-or-what")).into()),
         };
         let reading = CaliperReading {
             reading_n: 0,
@@ -291,9 +291,10 @@ async fn match_pieces(
 ) -> Result<Json<Matching>, Problem> {
     let workshop = state.store.workshop();
     let checked = read(&state, move |c| checks::checked(c, id)).await?;
-    let found = heavily(&state, move |_| {
+    let found = heavily(&state, move |progress| {
         let MatchAsked { keys, tolerance_mm, size } = asked;
-        checked.entry.record.matched(&checked.readings, &keys, &tolerance_mm, size, &workshop)
+        let go_on = &mut |share| progress.is_at(share);
+        checked.entry.record.matched(&checked.readings, &keys, &tolerance_mm, size, &workshop, go_on)
     });
     Ok(Json(found.await??))
 }
@@ -319,8 +320,7 @@ async fn accept_trial(
 ) -> Result<Json<Written<KeptPattern>>, Problem> {
     let Json(view) = shown(&state, id).await?;
     let Some(next) = view.sheet.next_blank else {
-        let said = "This measurement is not a trial, so there is no blank to accept. Start a trial of the \
-                    finding.";
+        let said = text!("api-checks-this-measurement-not-trial-so");
         return Err(Fault::new("trial", said).into());
     };
     let written = write(&state, move |t| {
@@ -381,20 +381,17 @@ async fn read_caliper(
             Ok(simulated.shows(&entry.record, own, &key, nth, &of))
         });
         let Some(mm) = shows.await? else {
-            let said = "The simulated caliper has nothing to measure there: the piece has no such dimension.";
+            let said = text!("api-checks-simulated-caliper-has-nothing-measure");
             return Err(Fault::new("key", said).into());
         };
         jaws.lay(mm);
     }
     let lines = caliper.lines().await;
-    let lines = lines.map_err(|error| Problem::no_device("caliper", &error, "type the reading"))?;
+    let lines =
+        lines.map_err(|error| Problem::no_device("caliper", &error, text!("api-checks-type-reading")))?;
     let readings = lines.iter().map(|line| read_line(line)).collect::<Result<Vec<f64>, _>>()?;
     let Some(steadied) = steadied(&readings, workshop.habits.unit) else {
-        return Err(Fault::new(
-            "line",
-            "The caliper sent no reading. Press its button, or type the reading.",
-        )
-        .into());
+        return Err(Fault::new("line", text!("api-checks-caliper-sent-no-reading-press")).into());
     };
     Ok(Json(CaliperShows { lines, steadied, simulated: caliper.jaws().is_some() }))
 }

@@ -1,6 +1,5 @@
 //! Cut plans: what is picked, which blank comes from which lot, booking what was cut, the plan on paper.
 
-use lorimant_core::words::counted;
 use std::collections::BTreeMap;
 use std::time::{Duration, Instant};
 
@@ -12,7 +11,7 @@ use lorimant_core::fault::{Fault, Faults};
 use lorimant_core::rack::cut_plan::picked::{self, WireDemand};
 use lorimant_core::rack::cut_plan::{CutPlan, CutRequest, Progress, Stock};
 use lorimant_core::rack::stock::booking::LotCut;
-use lorimant_core::rack::stock::buying::Keeping;
+use lorimant_core::rack::stock::buying::StockLevel;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
@@ -28,6 +27,7 @@ use crate::state::State;
 use crate::store::batch;
 use crate::store::shelf::{Edit, Entry, Shelf, Written};
 use crate::store::{orders, picks, rack};
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -93,7 +93,7 @@ struct JobState {
 
 fn job_state(state: &State, id: u64) -> Result<Json<JobState>, Problem> {
     let no_job = || {
-        let said = format!("There is no cutting plan number {id} being worked out. Start it again.");
+        let said = text!("api-cutting-there-no-cutting-plan-number", id);
         Problem::missing(said)
     };
     let (progress, done) = state.cutting.state(id).ok_or_else(no_job)?;
@@ -222,7 +222,7 @@ async fn wanted(Shared(state): Shared<State>) -> Result<Json<Vec<Wanted>>, Probl
     .await?;
     let mut picked: Vec<picked::Picked> = picks.iter().map(|one| one.picked.clone()).collect();
     picked.extend(bench);
-    let keepings: Vec<Keeping> = keepings.into_iter().map(|entry| entry.record).collect();
+    let keepings: Vec<StockLevel> = keepings.into_iter().map(|entry| entry.record).collect();
     let wires = picked::by_wire(&picked, &keepings, &workshop)?;
     let wanted = wires.into_iter().map(|demand| {
         let of_wire: Vec<_> =
@@ -270,11 +270,7 @@ async fn book_cuts(
     Body(cuts): Body<Cuts>,
 ) -> Result<(StatusCode, Json<BookedCuts>), Problem> {
     if cuts.lots.is_empty() {
-        return Err(Faults::from(Fault::new(
-            "lots",
-            "Nothing is selected as cut, so there is nothing to book.",
-        ))
-        .into());
+        return Err(Faults::from(Fault::new("lots", text!("api-cutting-nothing-selected-as-cut-so"))).into());
     }
     let known = state.store.workshop();
     let bench = read(&state, move |c| orders::demand(c, &known)).await?;
@@ -283,7 +279,7 @@ async fn book_cuts(
     let lots = cuts.lots.into_iter().filter_map(|lot| lot.without(at_the_bench)).collect();
     let cuts = Cuts { lots, ..cuts };
     if cuts.lots.is_empty() {
-        let said = "All of this is for batches and orders: it is booked at the bench as you cut.";
+        let said = text!("api-cutting-all-this-for-batches-orders");
         return Err(Faults::from(Fault::new("lots", said)).into());
     }
     let blanks: u64 = cuts.lots.iter().flat_map(|lot| &lot.cuts).map(|cut| u64::from(cut.n)).sum();
@@ -297,14 +293,15 @@ async fn book_cuts(
         Ok((undo, left))
     });
     let (undo, left) = booked.await?;
-    let lots = if lots_n == 1 { "one lot".to_owned() } else { format!("{lots_n} lots") };
-    let blanks = counted(blanks, "blank");
+    let lots =
+        if lots_n == 1 { text!("api-cutting-one-lot").to_owned() } else { text!("api-cutting-lots", lots_n) };
+    let blanks = text!("count-blank", n = blanks);
     let picked = match left {
-        Some(0) => " The list is now empty.".to_owned(),
-        Some(left) => format!(" {left} on the list are still to be cut."),
+        Some(0) => text!("api-cutting-list-now-empty").to_owned(),
+        Some(left) => text!("api-cutting-on-list-still-be-cut", left),
         None => String::new(),
     };
-    let sentence = format!("Booked: {blanks} from {lots}.{picked}");
+    let sentence = text!("api-cutting-booked-from", blanks, lots, picked);
     Ok((StatusCode::CREATED, Json(BookedCuts { undo, sentence })))
 }
 
@@ -328,6 +325,10 @@ async fn cut_plan_file(
             let bytes = made(&state, move |_| cut_plan::csv(&sheet)).await?;
             Ok(file("text/csv; charset=utf-8", &name, bytes))
         }
-        _ => Err(Problem::no_such_file("A cutting plan is", &name, "cut-plan.pdf and cut-plan.csv")),
+        _ => Err(Problem::no_such_file(
+            text!("api-cutting-cutting-plan"),
+            &name,
+            text!("api-cutting-cut-plan-pdf-cut-plan"),
+        )),
     }
 }

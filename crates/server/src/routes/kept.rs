@@ -22,6 +22,7 @@ use crate::problem::Problem;
 use crate::state::State;
 use crate::store::pieces::{self, KeptPiece, KeptPieces, Which};
 use crate::store::shelf::{Entry, Shelf, Wanted};
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -129,7 +130,7 @@ async fn draw_thumbnails(
 ) -> Result<Json<Vec<Option<Thumbnail>>>, Problem> {
     let n = pieces.len();
     if n > MOST_DRAWN {
-        let said = format!("{n} pieces are too many to draw at once. Enter at most {MOST_DRAWN}.");
+        let said = text!("api-kept-pieces-too-many-draw-at", n, MOST_DRAWN);
         return Err(Fault::new("pieces", said).limit(200.0).into());
     }
     let workshop = state.store.workshop();

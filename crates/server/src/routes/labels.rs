@@ -21,6 +21,7 @@ use crate::problem::Problem;
 use crate::session;
 use crate::state::State;
 use crate::store::shelf::{Entry, Shelf};
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -49,7 +50,13 @@ async fn bag_label(
     let kind = match name.as_str() {
         "label.svg" => "image/svg+xml",
         "label.pdf" => "application/pdf",
-        _ => return Err(Problem::no_such_file("A label is", &name, "label.svg and label.pdf")),
+        _ => {
+            return Err(Problem::no_such_file(
+                text!("api-routes-labels-label"),
+                &name,
+                text!("api-routes-labels-label-svg-label-pdf"),
+            ));
+        }
     };
     let bag: Entry<Bag> = read(&state, move |c| Shelf::Bags.get(c, id)).await?;
     let (settings, _) = read(&state, crate::store::settings).await?;
@@ -91,7 +98,7 @@ async fn to_print(
 ) -> Result<(Vec<ToPrint>, LabelPaper, Settings), Problem> {
     if labels.bags.is_empty() || labels.bags.len() > MOST_LABELS {
         let said =
-            format!("{} labels cannot be printed at once. Enter 1 to {MOST_LABELS}.", labels.bags.len());
+            text!("api-routes-labels-labels-cannot-be-printed-at", bags = labels.bags.len(), MOST_LABELS);
         return Err(Faults::from(Fault::new("bags", said)).into());
     }
     let (settings, _) = read(state, crate::store::settings).await?;
@@ -121,7 +128,13 @@ async fn label_sheets(
     let kind = match name.as_str() {
         "labels.svg" => "image/svg+xml",
         "labels.pdf" => "application/pdf",
-        _ => return Err(Problem::no_such_file("Labels are", &name, "labels.pdf and labels.svg")),
+        _ => {
+            return Err(Problem::no_such_file(
+                text!("api-routes-labels-labels"),
+                &name,
+                text!("api-routes-labels-labels-pdf-labels-svg"),
+            ));
+        }
     };
     let (all, paper, settings) = to_print(&state, &labels, &headers).await?;
     let workshop = state.store.workshop();
@@ -161,10 +174,9 @@ async fn print_labels(
         printing.single(&all, progress)
     });
     let printer = &state.instruments.printer;
-    printer
-        .print(&bytes.await?)
-        .await
-        .map_err(|error| Problem::no_device("printer", &error, "save the labels as PDF"))?;
+    printer.print(&bytes.await?).await.map_err(|error| {
+        Problem::no_device("printer", &error, text!("api-routes-labels-save-labels-as-pdf"))
+    })?;
     Ok(Json(LabelsPrinted { labels_n, simulated: printer.tray().is_some() }))
 }
 
@@ -198,6 +210,7 @@ async fn printer_tray(Shared(state): Shared<State>) -> Json<Vec<PrintedSheet>> {
 async fn printed_sheet(Shared(state): Shared<State>, Path(n): Path<u64>) -> Result<Response, Problem> {
     let sheets = state.instruments.printer.tray().map(Tray::all).unwrap_or_default();
     let sheet = sheets.into_iter().find(|one| one.n == n);
-    let sheet = sheet.ok_or_else(|| Problem::missing(format!("There is no sheet {n} in the tray.")))?;
+    let sheet =
+        sheet.ok_or_else(|| Problem::missing(text!("api-routes-labels-there-no-sheet-in-tray", n)))?;
     Ok(file("application/pdf", &format!("printed-{n}.pdf"), sheet.document.as_ref().clone()))
 }

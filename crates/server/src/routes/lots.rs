@@ -23,6 +23,7 @@ use crate::store::batch;
 use crate::store::ledger::{self, LedgerLine};
 use crate::store::rack::{self, MetalTotal, Rack, Stocked, WantedLots};
 use crate::store::shelf::{Edit, Shelf, Written};
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -231,7 +232,7 @@ async fn book_movement(
             Movement::typed(kind, &typed, &note, &wire, state.store.workshop().habits)?
         }
         _ => {
-            return Err(Fault::new("typed", "Enter how much: length_mm or typed, one of the two.").into());
+            return Err(Fault::new("typed", text!("api-lots-enter-how-much-length-mm")).into());
         }
     };
     line.check()?;
@@ -386,7 +387,7 @@ async fn read_scale(Shared(state): Shared<State>) -> Result<Json<ScaleReading>, 
         .scale
         .line()
         .await
-        .map_err(|error| Problem::no_device("scale", &error, "type the weight"))?;
+        .map_err(|error| Problem::no_device("scale", &error, text!("api-lots-type-weight")))?;
     let mass_g = scale::read(&line)?;
     Ok(Json(ScaleReading { line, mass_g, simulated: state.instruments.scale.is_simulated() }))
 }
@@ -408,7 +409,7 @@ async fn lay_on_scale(
     Body(on): Body<OnTheScale>,
 ) -> Result<StatusCode, Problem> {
     let Some(pan) = state.instruments.scale.pan() else {
-        return Err(Fault::new("lot", "A real scale is connected: put the spool on it.").into());
+        return Err(Fault::new("lot", text!("api-lots-real-scale-connected-put-spool")).into());
     };
     match on.lot {
         Some(id) => {

@@ -21,6 +21,7 @@ use super::worked;
 use crate::extract::Body;
 use crate::problem::Problem;
 use crate::state::State;
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new().routes(routes!(route)).routes(routes!(method_questions))
@@ -58,11 +59,11 @@ async fn route(Shared(state): Shared<State>, Body(asked): Body<Asked>) -> Result
         (None, Some(finding), None) => ("finding", Piece::Finding(finding)),
         (None, None, Some(chain)) => ("chain", Piece::Chain(Box::new(chain))),
         (None, None, None) => {
-            let said = "Enter what to make: “rings”, “finding” or “chain”.";
+            let said = text!("api-making-enter-what-make-rings-finding");
             return Err(Fault::new("rings", said).into());
         }
         (_, finding, _) => {
-            let said = "“rings”, “finding” and “chain” are several pieces. Enter one at a time.";
+            let said = text!("api-making-rings-finding-chain-several-pieces");
             return Err(Fault::new(if finding.is_some() { "finding" } else { "chain" }, said).into());
         }
     };

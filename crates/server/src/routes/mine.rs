@@ -16,6 +16,7 @@ use crate::problem::Problem;
 use crate::state::State;
 use crate::store::rack::{self, Stocked};
 use crate::store::shelf::{Entry, Shelf};
+use lorimant_text::text;
 
 /// Something of the workshop that a line speaks of.
 #[derive(Serialize, ToSchema)]
@@ -44,7 +45,7 @@ pub(super) async fn answer(state: &State, mine: Mine) -> Result<(Answer, Vec<Fou
         Mine::OrdersFor(name) => orders_for(state, &name).await,
         Mine::Stock(words) => {
             let told = stock_told(&words, &spools(state).await?, &state.store.workshop());
-            Ok((said(told), at("Wire stock", "/wire")))
+            Ok((said(told), at(text!("api-mine-wire-stock"), "/wire")))
         }
         Mine::Enough(words) => enough(state, words).await,
         Mine::ReadyWhen(words) => ready_when(state, words).await,
@@ -58,11 +59,11 @@ fn said(headline: String) -> Answer {
 fn one<T>(entry: Option<Entry<T>>, n: i64, noun: &str, path: &str) -> (Answer, Vec<Found>) {
     match entry {
         Some(entry) => {
-            let closed = if entry.archived { ", closed" } else { "" };
+            let closed = if entry.archived { text!("api-mine-closed") } else { "" };
             let headline = format!("{}{closed}: {}", entry.name, entry.sentence);
             (said(headline), at(&entry.name, path))
         }
-        None => (said(format!("There is no {noun} number {n}.")), vec![]),
+        None => (said(text!("api-mine-there-no-number", noun, n)), vec![]),
     }
 }
 
@@ -71,7 +72,7 @@ async fn orders_for(state: &State, name: &str) -> Result<(Answer, Vec<Found>), P
     let own: Vec<&Entry<Order>> =
         all.iter().filter(|entry| entry.record.customer.to_lowercase().contains(name)).collect();
     if own.is_empty() {
-        return Ok((said(format!("No open order is for “{name}”.")), vec![]));
+        return Ok((said(text!("api-mine-no-open-order-for", name)), vec![]));
     }
     let each: Vec<String> = own.iter().map(|entry| format!("{}: {}", entry.name, entry.sentence)).collect();
     Ok((said(each.join(" ")), at("Orders", "/orders")))
@@ -105,7 +106,10 @@ async fn enough(state: &State, words: String) -> Result<(Answer, Vec<Found>), Pr
     };
     let (there, workshop) = (spools(state).await?, state.store.workshop());
     let headline = aside(move || enough_told(&piece, &there, &workshop)).await??;
-    Ok((Answer { headline, assumed, ..Answer::default() }, at("Cutting plan", "/wire/cutting-plan")))
+    Ok((
+        Answer { headline, assumed, ..Answer::default() },
+        at(text!("api-mine-cutting-plan"), "/wire/cutting-plan"),
+    ))
 }
 
 async fn ready_when(state: &State, words: String) -> Result<(Answer, Vec<Found>), Problem> {

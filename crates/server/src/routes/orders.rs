@@ -26,6 +26,7 @@ use crate::store::batch;
 use crate::store::orders;
 use crate::store::picks::pickable;
 use crate::store::shelf::{Edit, Entry, Page, Shelf, Written};
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -174,7 +175,7 @@ impl NewLine {
             }
             (None, Some(piece)) => (piece.called().to_owned(), piece.with_count(pieces_n)),
             _ => {
-                let said = "Choose a saved plan or finding, or give a piece; one of the two.";
+                let said = text!("api-orders-choose-saved-plan-or-finding");
                 return Err(Faults::from(Fault::new("entry", said)).into());
             }
         };
@@ -272,14 +273,15 @@ async fn begin_line(
     let written = write(&state, move |t| {
         let open = orders::open(t, &workshop)?.orders;
         let found = open.into_iter().find(|(entry, _)| entry.id == id);
-        let (entry, standings) = found.ok_or(StoreError::Missing { what: "open order", id })?;
+        let (entry, standings) =
+            found.ok_or(StoreError::Missing { what: text!("api-orders-open-order"), id })?;
         let (Some(wanted), Some(standing)) = (entry.record.lines.get(line), standings.get(line)) else {
-            let said = format!("This order has no line {}.", line.saturating_add(1));
+            let said = text!("api-orders-this-order-has-no-line", line = line.saturating_add(1));
             return Err(Faults::from(Fault::new("line", said)).into());
         };
         let pieces_n = wish.pieces_n.unwrap_or(standing.to_make_n);
         if pieces_n == 0 && wish.pieces_n.is_none() {
-            let said = "All of this line is in bags or in progress. Enter how many more, if you want more.";
+            let said = text!("api-orders-all-this-line-in-bags");
             return Err(Faults::from(Fault::new("pieces_n", said)).into());
         }
         Pick { entry: id, pieces_n }.check()?;

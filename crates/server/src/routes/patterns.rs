@@ -11,7 +11,7 @@ use lorimant_core::pattern::sheet::{Extent, PatternForm, PatternSheet};
 use lorimant_core::pattern::transfer::Transferred;
 use lorimant_core::pattern::{Family, Kind, Parameter, PatternRequest, Worn};
 use lorimant_core::piece::Piece;
-use lorimant_core::piece::mate::{self, Fit, SetHolds};
+use lorimant_core::piece::mate::{self, Fit, SetStrength};
 use lorimant_core::wire::Wire;
 use lorimant_core::words::sentence::{Change, Choice};
 use serde::{Deserialize, Serialize};
@@ -76,8 +76,8 @@ struct PatternKind {
 async fn pattern_kinds() -> Json<Vec<PatternKind>> {
     let row = |kind: Kind| PatternKind {
         kind,
-        name: kind.0.name,
-        plural: kind.0.plural,
+        name: kind.0.name.as_str(),
+        plural: kind.0.plural.as_str(),
         family: kind.0.family,
         family_shown: kind.0.family.shown(),
         worn: kind.0.worn,
@@ -335,11 +335,11 @@ struct PartsOfSet {
 
 /// Which part of a set gives first when it is pulled. Loads are estimates.
 #[utoipa::path(post, path = "/api/pieces/weakest", request_body = PartsOfSet,
-    responses((status = 200, body = SetHolds), (status = 422, body = Problem)))]
+    responses((status = 200, body = SetStrength), (status = 422, body = Problem)))]
 async fn weigh_set(
     Shared(state): Shared<State>,
     Body(set): Body<PartsOfSet>,
-) -> Result<Json<SetHolds>, Problem> {
+) -> Result<Json<SetStrength>, Problem> {
     worked(&state, move |workshop| mate::weakest(&set.parts, workshop)).await
 }
 

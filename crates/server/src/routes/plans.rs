@@ -17,6 +17,7 @@ use crate::problem::Problem;
 use crate::state::State;
 use crate::store::batch;
 use crate::store::shelf::{self, Entry, Imported, Revision, Shelf};
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -71,7 +72,7 @@ async fn all(state: &State) -> Result<Vec<KeptPlan>, Problem> {
 #[utoipa::path(get, path = "/api/plans/all.csv", responses((status = 200, body = String, content_type = "text/csv")))]
 async fn all_plans_csv(Shared(state): Shared<State>) -> Result<Response, Problem> {
     let text = table::write(&all(&state).await?)
-        .map_err(|error| Problem::internal(format!("The table could not be written: {error}.")))?;
+        .map_err(|error| Problem::internal(text!("api-plans-table-could-not-be-written", error)))?;
     let name = "attachment; filename=\"lorimant-plans.csv\"";
     let headers = [(header::CONTENT_TYPE, "text/csv; charset=utf-8"), (header::CONTENT_DISPOSITION, name)];
     Ok((headers, text).into_response())

@@ -18,8 +18,10 @@ use crate::export::rack_read::{Record, read_table};
 use crate::export::rack_tables as tables;
 use crate::extract::{Path, Query, Text, understand};
 use crate::problem::Problem;
+use crate::progress::Progress;
 use crate::state::State;
 use crate::store::{batch, carried, history, rack};
+use lorimant_text::text;
 
 /// Largest rack taken, bytes: that of a studio with hundreds of thousands of lines.
 const LARGEST_FILE: usize = 64 * 1024 * 1024;
@@ -42,7 +44,7 @@ async fn rack_json(Shared(state): Shared<State>) -> Result<Response, Problem> {
     Ok(file("application/json", "lorimant-rack.json", bytes))
 }
 
-/// A part of the rack as a table: `lots.csv` (those with wire on them), `ledger.csv`, `keepings.csv`, `scrap.csv`.
+/// A part of the rack as a table: `lots.csv` (those with wire on them), `ledger.csv`, `buying.csv`, `scrap.csv`.
 #[utoipa::path(get, path = "/api/stock/tables/{table}", params(("table" = String, Path)),
     responses((status = 200, body = String, content_type = "text/csv"), (status = 404, body = Problem)))]
 async fn rack_table(Shared(state): Shared<State>, Path(table): Path<String>) -> Result<Response, Problem> {
@@ -58,7 +60,7 @@ async fn rack_table(Shared(state): Shared<State>, Path(table): Path<String>) -> 
             let lines = read(&state, rack::all_lines).await?;
             made(&state, move |_| tables::ledger_csv(&lines)).await?
         }
-        "keepings.csv" => {
+        "buying.csv" => {
             let document = read(&state, carried::document).await?;
             made(&state, move |_| tables::keepings_csv(&document.keepings)).await?
         }
@@ -67,10 +69,11 @@ async fn rack_table(Shared(state): Shared<State>, Path(table): Path<String>) -> 
             made(&state, move |_| tables::scrap_csv(&document.scrap)).await?
         }
         _ => {
-            let known = "lots.csv, ledger.csv, keepings.csv and scrap.csv";
-            return Err(Problem::missing(format!(
-                "There is no table {}. There are {known}.",
-                quoted(&table)
+            let known = text!("api-rack-files-tables");
+            return Err(Problem::missing(text!(
+                "api-rack-files-there-no-table-there",
+                table = quoted(&table),
+                known
             )));
         }
     };
@@ -124,7 +127,11 @@ fn says_lot(one: &LotWithLedger, unit: LengthUnit) -> String {
 }
 
 /// The document a file holds, with its rows.
-fn understood(text: &str, unit: LengthUnit) -> Result<(RackDocument, Vec<FileRow>), Problem> {
+fn understood(
+    text: &str,
+    unit: LengthUnit,
+    progress: &Progress,
+) -> Result<(RackDocument, Vec<FileRow>), Problem> {
     if text.trim_start().starts_with('{') {
         let document: RackDocument = understand(text.as_bytes())?;
         let mut rows: Vec<FileRow> = document
@@ -157,8 +164,11 @@ fn understood(text: &str, unit: LengthUnit) -> Result<(RackDocument, Vec<FileRow
     }
     let mut document = RackDocument::of(vec![], vec![], vec![], vec![]);
     let mut rows = vec![];
-    for row in read_table(text)? {
-        let place = format!("line {}", row.line);
+    let table = read_table(text)?;
+    progress.takes(table.len() as u64);
+    for row in table {
+        progress.step()?;
+        let place = text!("api-rack-files-line", line = row.line);
         let (mut says, mut faults) = (String::new(), vec![]);
         match row.read {
             Ok(Record::Lot(one)) => {
@@ -169,8 +179,12 @@ fn understood(text: &str, unit: LengthUnit) -> Result<(RackDocument, Vec<FileRow
                 says = format!("{} {}", one.line.kind.shown(), of_wire(one.line.length_mm, unit));
                 document.movements.push(one);
             }
-            Ok(Record::Keeping(one)) => {
-                says = format!("{}, keep {}", one.wire.shown(unit), of_wire(one.keep_mm, unit));
+            Ok(Record::StockLevel(one)) => {
+                says = text!(
+                    "api-rack-files-keep",
+                    wire = one.wire.shown(unit),
+                    keep_mm = of_wire(one.keep_mm, unit)
+                );
                 document.keepings.push(one);
             }
             Ok(Record::Scrap(one)) => {
@@ -182,7 +196,7 @@ fn understood(text: &str, unit: LengthUnit) -> Result<(RackDocument, Vec<FileRow
         rows.push(FileRow { place, name: row.name, says, faults });
     }
     if rows.is_empty() {
-        return Err(Fault::new("file", "The table is empty: there is nothing under its headings.").into());
+        return Err(Fault::new("file", text!("api-rack-files-table-empty-there-nothing-under")).into());
     }
     Ok((document, rows))
 }
@@ -196,7 +210,7 @@ async fn import_rack(
     Text(text): Text,
 ) -> Result<Json<RackImport>, Problem> {
     let unit = state.store.workshop().habits.unit;
-    let (document, mut rows) = heavily(&state, move |_| understood(&text, unit)).await??;
+    let (document, mut rows) = heavily(&state, move |progress| understood(&text, unit, progress)).await??;
     // Of a table every record is a row; of JSON the lots are.
     let records = document.lots.len()
         + document.keepings.len()

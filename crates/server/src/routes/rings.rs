@@ -25,6 +25,7 @@ use crate::extract::{Body, Path};
 use crate::kept::KeptPlan;
 use crate::problem::Problem;
 use crate::state::State;
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -160,9 +161,7 @@ async fn how_many(
         (Some(supply), None) => supply,
         (None, Some(typed)) => Supply::read(&typed, state.store.workshop().habits)?,
         _ => {
-            return Err(
-                Fault::new("supply", "Enter the wire you have: supply or typed, one of the two.").into()
-            );
+            return Err(Fault::new("supply", text!("api-routes-rings-enter-wire-you-have-supply")).into());
         }
     };
     worked(&state, move |workshop| supply.makes(&question.request, workshop)).await
@@ -178,10 +177,7 @@ async fn take_away(
     Body(kept): Body<KeptPlan>,
 ) -> Result<Response, Problem> {
     let format = Format::named(&file).ok_or_else(|| {
-        Problem::missing(format!(
-            "There is no file called {}. There are cut-sheet.pdf, cut-sheet.svg, label.pdf, plan.csv and plan.json.",
-            quoted(&file)
-        ))
+        Problem::missing(text!("api-routes-rings-there-no-file-called-there", file = quoted(&file)))
     })?;
     let settings = super::read(&state, |connection| Ok(crate::store::settings(connection)?.0)).await?;
     let sheetable = Sheetable::new(kept, &settings, &state.store.workshop())?;

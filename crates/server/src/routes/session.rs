@@ -16,6 +16,7 @@ use crate::extract::{Body, Path};
 use crate::problem::Problem;
 use crate::session::{Unopened, cookie};
 use crate::state::State;
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -60,7 +61,7 @@ async fn unlock(
     let from = from.map(|Extension(address)| address.ip());
     let device = device::of_request();
     let token = state.sessions.unlock(sent.passphrase, from, device).await.map_err(|why| match why {
-        Unopened::Wrong => Problem::locked("This is not the passphrase. Check capitals and spaces."),
+        Unopened::Wrong => Problem::locked(text!("api-session-this-not-passphrase-check-capitals")),
         Unopened::Wait(left) => Problem::too_soon(left),
     })?;
     Ok((StatusCode::NO_CONTENT, [(header::SET_COOKIE, cookie(Some(&token), &headers))]))
@@ -105,7 +106,7 @@ async fn sign_out(Shared(state): Shared<State>, Path(id): Path<String>) -> Resul
     if state.sessions.sign_out(&id).await {
         return Ok(StatusCode::NO_CONTENT);
     }
-    Err(Problem::missing("This device is no longer signed in."))
+    Err(Problem::missing(text!("api-session-this-device-no-longer-signed")))
 }
 
 /// Locks the workshop for this browser.

@@ -11,7 +11,7 @@ use jiff::civil::Date;
 use jiff::{Timestamp, ZonedDateTime};
 use lorimant_core::bench::load::{Load, loads};
 use lorimant_core::bench::pass::{Pass, passes};
-use lorimant_core::bench::sittings::agenda::{Agenda, BatchRun, Hold, SatWork, Wanted, laid::Laid};
+use lorimant_core::bench::sittings::agenda::{Agenda, BatchRun, SatWork, ScheduleChange, Wanted, laid::Laid};
 use lorimant_core::bench::times::Pace;
 use lorimant_core::fault::Faults;
 use lorimant_core::order::Order;
@@ -32,6 +32,7 @@ use crate::problem::Problem;
 use crate::state::State;
 use crate::store::orders;
 use crate::store::shelf::{Edit, Entry, Shelf, Written};
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
@@ -69,7 +70,7 @@ struct PlannedSittings {
     /// Sittings with their steps.
     agenda: Agenda,
     /// What is held by hand.
-    holds: Vec<Entry<Hold>>,
+    holds: Vec<Entry<ScheduleChange>>,
     /// The workshop's own pace, where it was learned.
     paces: Vec<Pace>,
     /// The clock on the workshop's wall: its time zone.
@@ -79,7 +80,7 @@ struct PlannedSittings {
 /// What a plan is made of.
 struct Given {
     wanted: Vec<Wanted>,
-    holds: Vec<Entry<Hold>>,
+    holds: Vec<Entry<ScheduleChange>>,
     settings: Settings,
     paces: Vec<Pace>,
     laid: Laid,
@@ -95,9 +96,9 @@ async fn given(state: &State, typed: Option<Order>) -> Result<Given, Problem> {
         let begins = begins(&settings);
         // What is held of something that is made by now, or of a sitting that is over, is held no more.
         let now = begins.timestamp();
-        let holds: Vec<Entry<Hold>> =
+        let holds: Vec<Entry<ScheduleChange>> =
             holds.into_iter().filter(|one| one.record.stands(&wanted, now)).collect();
-        let held: Vec<Hold> = holds.iter().map(|entry| entry.record.clone()).collect();
+        let held: Vec<ScheduleChange> = holds.iter().map(|entry| entry.record.clone()).collect();
         let laid = Laid::out(&wanted, (&settings.hours, &settings.gear, &times), &held, &begins, DAYS)
             .but_for(cannot);
         Ok(Given { wanted, holds, settings, paces: times.paces(), laid })
@@ -178,7 +179,7 @@ async fn plan_sittings(
 ) -> Result<Json<PlannedSittings>, Problem> {
     let plan = plan(&state, &last, help).await?;
     let Plan { given: Given { holds, settings, paces, .. }, agenda } = &*plan;
-    let zone = settings.zone().iana_name().unwrap_or("the server's").to_owned();
+    let zone = settings.zone().iana_name().unwrap_or(text!("api-sittings-servers")).to_owned();
     let (holds, paces) = (holds.clone(), paces.clone());
     Ok(Json(PlannedSittings { agenda: agenda.clone(), holds, paces, zone }))
 }
@@ -204,7 +205,11 @@ async fn sittings_file(
     Query(OfDay { day }): Query<OfDay>,
 ) -> Result<Response, Problem> {
     if !["schedule.ics", "day.pdf"].contains(&name.as_str()) {
-        return Err(Problem::no_such_file("The schedule is", &name, "schedule.ics and day.pdf"));
+        return Err(Problem::no_such_file(
+            text!("api-sittings-schedule"),
+            &name,
+            text!("api-sittings-schedule-ics-day-pdf"),
+        ));
     }
     let plan = plan(&state, &last, false).await?;
     let Plan { given: Given { settings, .. }, agenda, .. } = &*plan;
@@ -237,12 +242,12 @@ async fn sittings_file(
 }
 
 /// Holds a step in its place, parts it, or leaves a sitting out.
-#[utoipa::path(post, path = "/api/schedule/changes", request_body = Hold,
-    responses((status = 201, body = Written<Hold>), (status = 422, body = Problem)))]
+#[utoipa::path(post, path = "/api/schedule/changes", request_body = ScheduleChange,
+    responses((status = 201, body = Written<ScheduleChange>), (status = 422, body = Problem)))]
 async fn hold(
     Shared(state): Shared<State>,
-    Body(hold): Body<Hold>,
-) -> Result<(StatusCode, Json<Written<Hold>>), Problem> {
+    Body(hold): Body<ScheduleChange>,
+) -> Result<(StatusCode, Json<Written<ScheduleChange>>), Problem> {
     let workshop = state.store.workshop();
     let (wanted, _) = read(&state, move |c| orders::wanted(c, None, &workshop)).await?;
     hold.check(&wanted)?;
@@ -251,12 +256,12 @@ async fn hold(
 
 /// Lets go of what is held, or holds it again.
 #[utoipa::path(post, path = "/api/schedule/changes/{id}/archive", params(("id" = i64, Path)), request_body = Archive,
-    responses((status = 200, body = Written<Hold>), (status = 404, body = Problem), (status = 409, body = Problem)))]
+    responses((status = 200, body = Written<ScheduleChange>), (status = 404, body = Problem), (status = 409, body = Problem)))]
 async fn archive_hold(
     Shared(state): Shared<State>,
     Path(id): Path<i64>,
     Body(wish): Body<Archive>,
-) -> Result<Json<Written<Hold>>, Problem> {
+) -> Result<Json<Written<ScheduleChange>>, Problem> {
     entries::edit(&state, Shelf::Holds, id, wish.revision, Edit::Archive(wish.archived)).await
 }
 

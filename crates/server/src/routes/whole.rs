@@ -21,6 +21,7 @@ use crate::progress::Counted;
 use crate::state::State;
 use crate::store::StoreError;
 use crate::store::whole::{self, Brought};
+use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new().routes(routes!(take_out)).routes(routes!(bring_in))
@@ -62,7 +63,7 @@ struct BroughtIn {
 #[utoipa::path(post, path = "/api/workshop", request_body(content = String, content_type = "application/jsonl"),
     responses((status = 200, body = BroughtIn), (status = 422, body = Problem), (status = 503, body = Problem)))]
 async fn bring_in(Shared(state): Shared<State>, body: Body) -> Result<Json<BroughtIn>, Problem> {
-    let broken = |_| Problem::unreadable("The file ended too early.");
+    let broken = |_| Problem::unreadable(text!("api-whole-file-ended-too-early"));
     // All of it is here before the workshop is held up for it.
     let lines = tempfile::tempfile().map_err(StoreError::Unopened)?;
     let mut lines = tokio::fs::File::from_std(lines);
@@ -79,10 +80,10 @@ async fn bring_in(Shared(state): Shared<State>, body: Body) -> Result<Json<Broug
     });
     Ok(Json(match brought.await? {
         Brought::All(lines_n) => {
-            BroughtIn { lines_n, sentence: "The whole workshop is imported, as it was.".to_owned() }
+            BroughtIn { lines_n, sentence: text!("api-whole-whole-workshop-imported-as-was").to_owned() }
         }
         Brought::Here => {
-            BroughtIn { lines_n: 0, sentence: "All of this is here already. Nothing was changed.".to_owned() }
+            BroughtIn { lines_n: 0, sentence: text!("api-whole-all-this-here-already-nothing").to_owned() }
         }
     }))
 }

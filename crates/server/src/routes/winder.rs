@@ -13,6 +13,7 @@ use utoipa_axum::routes;
 use crate::extract::Body;
 use crate::problem::Problem;
 use crate::state::State;
+use lorimant_text::{Text, text};
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new().routes(routes!(read_winder)).routes(routes!(run_winder))
@@ -36,7 +37,10 @@ struct WinderReading {
     responses((status = 200, body = WinderReading), (status = 422, body = Problem), (status = 503, body = Problem)))]
 async fn read_winder(Shared(state): Shared<State>) -> Result<Json<WinderReading>, Problem> {
     let winder = &state.instruments.winder;
-    let line = winder.line().await.map_err(|error| Problem::no_device("winder", &error, "count by hand"))?;
+    let line = winder
+        .line()
+        .await
+        .map_err(|error| Problem::no_device("winder", &error, text!("api-winder-count-by-hand")))?;
     let (turns_n, simulated) = (counter::read(&line)?, winder.spindle().is_some());
     Ok(Json(WinderReading { line, turns_n, simulated, caution: Winding::SlowDrill.danger() }))
 }
@@ -63,9 +67,10 @@ async fn run_winder(
     Shared(state): Shared<State>,
     Body(treadle): Body<Treadle>,
 ) -> Result<Json<WinderReading>, Problem> {
-    const TURNS: Span = Span { noun: "turns", unit: "", least: 0.0, most: 100_000.0 };
+    const TURNS: Span =
+        Span { noun: Text::named("api-winder-turns-2"), unit: "", least: 0.0, most: 100_000.0 };
     let Some(spindle) = state.instruments.winder.spindle() else {
-        return Err(Fault::new("run", "A real winder is connected: use its own treadle.").into());
+        return Err(Fault::new("run", text!("api-winder-real-winder-connected-use-its")).into());
     };
     match treadle {
         Treadle::Run { from_n, to_n } => {

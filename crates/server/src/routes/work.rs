@@ -17,6 +17,7 @@ use crate::problem::Problem;
 use crate::progress::Progress;
 use crate::state::State;
 use crate::store::{Store, StoreError};
+use lorimant_text::text;
 
 /// A made file, to be saved under a name.
 pub(crate) fn file(kind: &str, name: &str, bytes: impl Into<axum::body::Body>) -> Response {
@@ -32,7 +33,7 @@ pub(crate) async fn made(
 ) -> Result<Vec<u8>, Problem> {
     heavily(state, work).await?.map_err(|error| match error.downcast::<Faults>() {
         Ok(faults) => faults.into(),
-        Err(error) => Problem::internal(format!("The file could not be written: {error}.")),
+        Err(error) => Problem::internal(text!("api-work-file-could-not-be-written", error)),
     })
 }
 
@@ -44,7 +45,9 @@ pub(crate) async fn aside<T: Send + 'static>(
         let begun = Instant::now();
         taut::while_waiting(move || begun.elapsed() < WEAVE, work)
     };
-    tokio::task::spawn_blocking(work).await.map_err(|_| Problem::internal("This could not be calculated."))
+    tokio::task::spawn_blocking(work)
+        .await
+        .map_err(|_| Problem::internal(text!("api-work-this-could-not-be-calculated")))
 }
 
 /// How long an answer waits for a weave of a maker's own to be worked out, before it says that it still is.
@@ -66,7 +69,7 @@ pub(crate) async fn heavily<T: Send + 'static>(
         drop(turn);
         done
     });
-    done.await.map_err(|_| Problem::internal("This could not be calculated."))
+    done.await.map_err(|_| Problem::internal(text!("api-work-this-could-not-be-calculated")))
 }
 
 /// Works something of the trade out with the workshop's tools and habits, without holding up other requests.
@@ -112,5 +115,6 @@ async fn off_thread<T: Send + 'static>(
     // The file and its writer never wait for a weave to be worked out.
     let work = move || taut::while_waiting(|| false, || device::working_for(device, || work(&store)));
     let done = tokio::task::spawn_blocking(work).await;
-    done.map_err(|_| Problem::internal("Something went wrong. Nothing was changed."))?.map_err(Problem::from)
+    done.map_err(|_| Problem::internal(text!("api-work-something-went-wrong-nothing-was")))?
+        .map_err(Problem::from)
 }

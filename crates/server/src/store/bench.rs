@@ -12,6 +12,7 @@ use super::settings::settings;
 use super::shelf::{Entry, Shelf};
 use super::{batch, ledger, rack};
 use crate::device;
+use lorimant_text::text;
 
 /// A batch with its tasks and how far it is.
 pub(crate) struct Led {
@@ -74,7 +75,7 @@ pub(crate) fn happen(
         return Ok(now);
     }
     if now.entry.archived {
-        let said = "This batch is closed. Reopen it first.";
+        let said = text!("file-bench-this-batch-closed-reopen-first");
         return Err(StoreError::Refused(Fault::new("happened", said).into()));
     }
     now.entry
@@ -110,8 +111,8 @@ fn is_told(t: &Transaction, id: i64, event: &Event) -> Result<bool> {
     let same = (step_n, happened.as_str(), n) == (event.step_n, event.happened.word(), event.n);
     let said = match (entry == id, same) {
         (true, true) => return Ok(true),
-        (true, false) => "This key was used for another press of this batch. Give each press its own key.",
-        (false, _) => "This press belongs to another batch. Give each press its own key.",
+        (true, false) => text!("file-bench-this-key-was-used-for"),
+        (false, _) => text!("file-bench-this-press-belongs-another-batch"),
     };
     Err(StoreError::Refused(Fault::new("key", said).into()))
 }
@@ -125,11 +126,11 @@ fn is_its_wire(t: &Transaction, batch: &Batch, lot: i64) -> Result<()> {
         return Ok(());
     }
     let unit = settings(t)?.0.habits().unit;
-    let said = format!(
-        "{} is {}, and this batch is made of {}. Choose a lot of that wire.",
-        entry.name,
-        entry.record.covered_wire().shown(unit),
-        batch.piece.wire().shown(unit)
+    let said = text!(
+        "file-bench-this-batch-made-choose-lot",
+        name = entry.name,
+        record = entry.record.covered_wire().shown(unit),
+        piece = batch.piece.wire().shown(unit)
     );
     Err(StoreError::Refused(Fault::new("lot", said).into()))
 }
@@ -212,9 +213,7 @@ fn take_back(stand: &mut Vec<(u32, Option<i64>)>, n: u32) -> Result<Vec<i64>> {
             gone.extend(*booked);
             stand.pop();
         } else if booked.is_some() {
-            let said = format!(
-                "{of_n} were cut in one press: undo that many, so that their wire goes back to its lot."
-            );
+            let said = text!("file-bench-were-cut-in-one-press", of_n);
             return Err(StoreError::Refused(Fault::new("n", said).limit(f64::from(*of_n)).into()));
         } else {
             *of_n -= left_n;

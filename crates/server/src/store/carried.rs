@@ -13,6 +13,7 @@ use super::shelf::{Entry, Shelf};
 use super::{ledger, picks};
 use crate::document::rack::{LotWithLedger, NamedPick, RackDocument};
 use crate::kept::{Kept as _, Pick};
+use lorimant_text::text;
 
 /// Everything on the rack, to be taken out.
 pub(crate) fn document(connection: &Connection) -> Result<RackDocument> {
@@ -74,8 +75,8 @@ pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> 
         let [id] = ids.as_slice() else {
             let shown: String = one.lot.chars().take(60).collect();
             let said = match ids.len() {
-                0 => format!("There is no lot “{shown}” in stock."),
-                n => format!("{n} lots are called “{shown}”. Give them different names first."),
+                0 => text!("file-carried-there-no-lot-in-stock", shown),
+                n => text!("file-carried-lots-called-give-them-different", n, shown),
             };
             return Err(StoreError::Refused(Fault::new(format!("movements[{i}].lot"), said).into()));
         };
@@ -115,8 +116,8 @@ fn picked(t: &Transaction, pick: &NamedPick) -> Result<i64> {
     let shown = quoted(&pick.name);
     let said = match ids.as_slice() {
         [id] => return Ok(*id),
-        [] => format!("There is no saved plan or finding {shown}."),
-        _ => format!("Several saved pieces are called {shown}. Give them different names first."),
+        [] => text!("file-carried-there-no-saved-plan-or", shown),
+        _ => text!("file-carried-several-saved-pieces-called-give", shown),
     };
     Err(StoreError::Refused(Fault::new("name", said).into()))
 }

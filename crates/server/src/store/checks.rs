@@ -9,7 +9,7 @@ use lorimant_core::learn::lot::{LotLearned, MOST_TEACHING, MeasuredInside, learn
 use lorimant_core::learn::measured::CaliperReading;
 use lorimant_core::learn::trial::Trial;
 use lorimant_core::rack::stock::Lot;
-use lorimant_core::tool::hand::Hand;
+use lorimant_core::tool::hand::HandSpread;
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::lot::LotFactor;
@@ -24,6 +24,7 @@ use super::shelf::{Entry, Shelf};
 use super::undo;
 use crate::device;
 use crate::kept::Settings;
+use lorimant_text::text;
 
 /// A check with its readings.
 pub(crate) struct Checked {
@@ -98,7 +99,7 @@ pub(crate) fn set_aside(t: &Transaction, id: i64, reading_n: i64, aside: bool) -
     let entry: Entry<PieceCheck> = Shelf::Checks.get(t, id)?;
     let sql = "UPDATE readings SET aside = ?3 WHERE entry = ?1 AND id = ?2";
     if t.prepare_cached(sql)?.execute(params![id, reading_n, aside])? == 0 {
-        return Err(StoreError::Missing { what: "reading", id: reading_n });
+        return Err(StoreError::Missing { what: text!("file-checks-reading"), id: reading_n });
     }
     relearn_of(t, &entry.record)
 }
@@ -308,7 +309,7 @@ pub(crate) fn read_n(connection: &Connection, id: i64, piece_n: u32, key: &str) 
 }
 
 /// The hand as it stands in the settings.
-pub(crate) fn hand(connection: &Connection) -> Result<Hand> {
+pub(crate) fn hand(connection: &Connection) -> Result<HandSpread> {
     Ok(settings(connection)?.0.hand)
 }
 

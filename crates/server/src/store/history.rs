@@ -13,6 +13,7 @@ use utoipa::ToSchema;
 use super::error::Result;
 use super::ledger::millimetres;
 use super::settings::settings;
+use lorimant_text::text;
 
 /// Writes that were made together.
 #[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
@@ -55,7 +56,7 @@ pub(crate) fn last(connection: &Connection, most: u32) -> Result<Vec<WrittenBatc
         let made_at = deeds.first()?.made_at.clone();
         let more = match deeds.len().saturating_sub(3) {
             0 => String::new(),
-            n => format!("; and {n} more"),
+            n => text!("file-history-more", n),
         };
         deeds.truncate(3);
         let texts: Vec<String> = deeds.into_iter().map(|deed| deed.text).collect();
@@ -98,14 +99,14 @@ pub(super) fn noun(shelf: &str) -> &str {
     match shelf {
         "pattern" => "finding",
         "check" => "measurement",
-        "plan" => "ring plan",
-        "pick" => "cutting list:",
+        "plan" => text!("file-history-ring-plan"),
+        "pick" => text!("file-history-cutting-list"),
         "chain" => "chain",
         "weave" => "weave",
         "plier" => "pliers",
-        "keeping" => "when to buy",
-        "order" => "order of",
-        "hold" => "in the schedule:",
+        "keeping" => text!("file-history-when-buy"),
+        "order" => text!("file-history-order"),
+        "hold" => text!("file-history-in-schedule"),
         other => other,
     }
 }
@@ -127,12 +128,12 @@ fn booked(
         let (scrap, back): (bool, bool) = (row.get(5)?, row.get(6)?);
         let amount = millimetres(amount).abs();
         let text = if scrap {
-            format!("{amount} g of scrap, {of}")
+            text!("file-history-g-scrap", amount, of)
         } else {
             let kind = kind.parse().map_or(kind, |kind: MovementKind| kind.to_string());
             format!("{} {kind}, “{of}”", of_wire(amount, unit))
         };
-        let text = if back { format!("undid: {text}") } else { text };
+        let text = if back { text!("file-history-undid", text) } else { text };
         deeds.entry(row.get(0)?).or_default().push(Deed { made_at: row.get(1)?, text });
     }
     Ok(())

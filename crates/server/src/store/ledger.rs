@@ -12,6 +12,7 @@ use utoipa::ToSchema;
 
 use super::batch::now;
 use super::error::{Result, StoreError};
+use lorimant_text::text;
 
 /// A line as it stands in the ledger of a lot.
 #[derive(Debug, Clone, PartialEq, Serialize, ToSchema)]
@@ -64,7 +65,7 @@ pub(crate) fn left_of_all(connection: &Connection) -> Result<HashMap<i64, i64>> 
 pub(crate) fn book(t: &Transaction, batch: i64, lot: i64, line: &Movement) -> Result<()> {
     line.check()?;
     let amount = micrometres(line.length_mm);
-    not_overdrawn(left_um(t, lot)?, amount, "length_mm", ("mm", "the lot"))?;
+    not_overdrawn(left_um(t, lot)?, amount, "length_mm", ("mm", text!("file-ledger-lot")))?;
     let sql = "INSERT INTO ledger (batch, lot, kind, amount, note, made_at) VALUES (?1, ?2, ?3, ?4, ?5, ?6)";
     t.prepare_cached(sql)?.execute(params![batch, lot, line.kind.word(), amount, line.note, now()])?;
     Ok(())
@@ -81,8 +82,8 @@ pub(crate) fn book_scrap(t: &Transaction, batch: i64, change: &ScrapChange) -> R
     change.check()?;
     // Milligrams, as lengths are in thousandths of a millimetre.
     let amount = micrometres(change.mass_g);
-    not_overdrawn(on_pile_mg(t, &pile)?, amount, "mass_g", ("g", "the pile"))?;
-    let kind = if amount < 0 { "taken out" } else { "put in" };
+    not_overdrawn(on_pile_mg(t, &pile)?, amount, "mass_g", ("g", text!("file-ledger-pile")))?;
+    let kind = if amount < 0 { text!("file-ledger-taken-out") } else { text!("file-ledger-put-in") };
     let sql = "INSERT INTO ledger (batch, pile, kind, amount, note, made_at) VALUES (?1, ?2, ?3, ?4, ?5, ?6)";
     t.execute(sql, params![batch, pile, kind, amount, change.note, now()])?;
     Ok(())
@@ -94,8 +95,7 @@ fn not_overdrawn(left: i64, change: i64, field: &str, (unit, noun): (&str, &str)
         return Ok(());
     }
     let (left, out) = (millimetres(left), millimetres(-change));
-    let said =
-        format!("That takes {out} {unit} off {noun}, and only {left} {unit} are left. Nothing was booked.");
+    let said = text!("file-ledger-that-takes-off-only-left", out, unit, noun, left);
     Err(StoreError::Refused(Fault::new(field, said).limit(left).into()))
 }
 
@@ -155,15 +155,17 @@ pub(crate) fn reverse(t: &Transaction, batch: i64, id: i64) -> Result<()> {
         .query_row([id], |row| Ok((row.get(0)?, row.get(1)?, row.get(2)?, row.get(3)?)))
         .optional()?;
     let (lot, pile, amount, reversed) =
-        line.ok_or(StoreError::Missing { what: "line of the history", id })?;
+        line.ok_or(StoreError::Missing { what: text!("file-ledger-line-history"), id })?;
     if reversed {
         return Err(StoreError::taken_back());
     }
     match (lot, pile) {
-        (Some(lot), _) => not_overdrawn(left_um(t, lot)?, -amount, "length_mm", ("mm", "the lot"))?,
+        (Some(lot), _) => {
+            not_overdrawn(left_um(t, lot)?, -amount, "length_mm", ("mm", text!("file-ledger-lot")))?
+        }
         (None, pile) => {
             let lies = on_pile_mg(t, &pile.unwrap_or_default())?;
-            not_overdrawn(lies, -amount, "mass_g", ("g", "the pile"))?;
+            not_overdrawn(lies, -amount, "mass_g", ("g", text!("file-ledger-pile")))?;
         }
     }
     t.execute(

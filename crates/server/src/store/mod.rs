@@ -44,6 +44,7 @@ use rusqlite::{Connection, OpenFlags, OptionalExtension, Transaction, Transactio
 use rusqlite_migration::{M, Migrations};
 
 use crate::kept::KeptBlade;
+use lorimant_text::{Text, text};
 use place::Place;
 use shelf::Shelf;
 
@@ -67,9 +68,21 @@ const VERSIONS: [&str; 14] = [
 static MIGRATIONS: LazyLock<Migrations> =
     LazyLock::new(|| Migrations::new(VERSIONS.into_iter().map(M::up).collect()));
 
-/// An open workshop file.
+/// A workshop's data.
 #[derive(Clone)]
 pub struct Store {
+    /// The file as it is open; opened anew where a restore puts another in its place.
+    file: Arc<RwLock<Arc<OpenFile>>>,
+    /// Held while that is done, so that two at once do it one after the other.
+    restoring: Arc<Mutex<()>>,
+    /// Writes since the program was started.
+    writes_n: Arc<AtomicU64>,
+    /// What planning needs of the workshop, read anew with every write; nothing where it could not be read since.
+    workshop: Arc<RwLock<Option<Arc<Workshop>>>>,
+}
+
+/// An open workshop file.
+struct OpenFile {
     writer: Arc<Mutex<Connection>>,
     readers: r2d2::Pool<SqliteConnectionManager>,
     /// Where the file was opened.
@@ -77,13 +90,9 @@ pub struct Store {
     /// Told of each write, so that the log is emptied into the file once there is a pause.
     wrote: Sender<()>,
     /// Why nothing is written for now: the disk is full, or the file is damaged.
-    only_read: Option<Arc<str>>,
-    /// Writes since it was opened.
-    writes_n: Arc<AtomicU64>,
+    only_read: Option<String>,
     /// A reader for [`Store::health`] alone, so that no other reading holds it up.
-    pulse: Arc<Mutex<Option<Connection>>>,
-    /// What planning needs of the workshop, read anew with every write; nothing where it could not be read since.
-    workshop: Arc<RwLock<Option<Arc<Workshop>>>>,
+    pulse: Mutex<Option<Connection>>,
 }
 
 fn prepare(connection: &mut Connection) -> rusqlite::Result<()> {
@@ -154,13 +163,12 @@ fn open_to_read(place: &Place) -> Result<Connection> {
     Ok(connection)
 }
 
-const DAMAGED: &str = "the workshop's file is damaged. What can be read is shown. Stop the program, then restore a copy: \
-                       lorimant restore --from COPY --data FILE. There are dated copies in FILE.copies";
+const DAMAGED: Text = Text::named("file-store-workshops-file-damaged-what-can");
 
 /// Why a file that cannot be opened to be written may still be read; none where it may not.
 fn only_read_because(error: &StoreError) -> Option<String> {
     let code = match error {
-        StoreError::Damaged(_) => return Some(DAMAGED.to_owned()),
+        StoreError::Damaged(_) => return Some(DAMAGED.to_string()),
         StoreError::Sqlite(broken) => broken.sqlite_error_code()?,
         StoreError::Migration(rusqlite_migration::Error::RusqliteError { err, .. }) => {
             err.sqlite_error_code()?
@@ -168,35 +176,37 @@ fn only_read_because(error: &StoreError) -> Option<String> {
         _ => return None,
     };
     match code {
-        rusqlite::ErrorCode::DiskFull | rusqlite::ErrorCode::SystemIoFailure => Some(
-            "the disk with the workshop's file is full or failing. Everything can be read. Free some space, \
-             then start the program again"
-                .to_owned(),
-        ),
-        rusqlite::ErrorCode::ReadOnly | rusqlite::ErrorCode::PermissionDenied => Some(
-            "the workshop's file is read-only. Let this program write to it and to its folder, then start \
-             it again"
-                .to_owned(),
-        ),
-        rusqlite::ErrorCode::DatabaseCorrupt => Some(DAMAGED.to_owned()),
+        rusqlite::ErrorCode::DiskFull | rusqlite::ErrorCode::SystemIoFailure => {
+            Some(text!("file-store-disk-with-workshops-file-full").to_owned())
+        }
+        rusqlite::ErrorCode::ReadOnly | rusqlite::ErrorCode::PermissionDenied => {
+            Some(text!("file-store-workshops-file-read-only-let").to_owned())
+        }
+        rusqlite::ErrorCode::DatabaseCorrupt => Some(DAMAGED.to_string()),
         _ => None,
     }
 }
 
-impl Store {
-    /// Opens the file, makes it if it is not there, and brings its tables up to date.
-    ///
-    /// # Errors
-    /// When the file cannot be opened or is no workshop file of this program or an older one.
-    pub fn open(path: &Path) -> Result<Self> {
+/// What planning needs of the workshop in a file that was just opened. Of a damaged file what can be read is read.
+fn known_workshop(file: &OpenFile) -> Result<Option<Arc<Workshop>>> {
+    match (read_workshop(&file.writer()), &file.only_read) {
+        (Ok(workshop), _) => Ok(Some(Arc::new(workshop))),
+        (Err(error), Some(_)) => {
+            tracing::error!(%error, "the workshop cannot be read");
+            Ok(None)
+        }
+        (Err(error), None) => Err(error),
+    }
+}
+
+impl OpenFile {
+    fn open(path: &Path) -> Result<Self> {
         let place = Arc::new(Place::of(path)?);
         let (writer, only_read) = match open_to_write(&place) {
             Ok(writer) => (writer, None),
             Err(error) => match only_read_because(&error) {
                 // What is there can be read, and says why nothing is written.
-                Some(why) => {
-                    (open_to_read(&place)?, Some(Arc::from(written::with_the_log(why, place.path()))))
-                }
+                Some(why) => (open_to_read(&place)?, Some(written::with_the_log(why, place.path()))),
                 None => return Err(error),
             },
         };
@@ -219,29 +229,67 @@ impl Store {
             }
             Some(_) => None,
         };
-        let (pulse, writes_n) = (Arc::new(Mutex::new(pulse)), Arc::default());
-        let store =
-            Self { writer, readers, place, wrote, only_read, writes_n, pulse, workshop: Arc::default() };
-        let workshop = read_workshop(&store.writer());
-        match (workshop, &store.only_read) {
-            (Ok(workshop), _) => store.know(Some(workshop)),
-            // Of a damaged file what can be read is read.
-            (Err(error), Some(_)) => tracing::error!(%error, "the workshop cannot be read"),
-            (Err(error), None) => return Err(error),
+        Ok(Self { writer, readers, place, wrote, only_read, pulse: Mutex::new(pulse) })
+    }
+
+    fn writer(&self) -> MutexGuard<'_, Connection> {
+        // A panic while writing rolled its transaction back, so the connection is sound.
+        self.writer.lock().unwrap_or_else(PoisonError::into_inner)
+    }
+
+    fn may_write(&self) -> Result<()> {
+        match &self.only_read {
+            Some(why) => Err(StoreError::ReadOnly(why.clone())),
+            None => self.place.check(),
         }
-        Ok(store)
+    }
+
+    /// Whether somebody else put another file, or other content, in the place of the one that was opened.
+    fn was_changed_by_others(&self) -> bool {
+        matches!(self.place.check(), Err(StoreError::Replaced(_) | StoreError::Overwritten(_)))
+    }
+}
+
+impl Store {
+    /// Opens the file, makes it if it is not there, and brings its tables up to date.
+    ///
+    /// # Errors
+    /// When the file cannot be opened or is no workshop file of this program or an older one.
+    pub fn open(path: &Path) -> Result<Self> {
+        let file = OpenFile::open(path)?;
+        let workshop = known_workshop(&file)?;
+        Ok(Self {
+            file: Arc::new(RwLock::new(Arc::new(file))),
+            restoring: Arc::default(),
+            writes_n: Arc::default(),
+            workshop: Arc::new(RwLock::new(workshop)),
+        })
+    }
+
+    fn file(&self) -> Arc<OpenFile> {
+        Arc::clone(&self.file.read().unwrap_or_else(PoisonError::into_inner))
+    }
+
+    /// Goes on with the file that is now where the other one was.
+    fn open_anew(&self, path: &Path) -> Result<()> {
+        let file = OpenFile::open(path)?;
+        let workshop = known_workshop(&file)?;
+        *self.file.write().unwrap_or_else(PoisonError::into_inner) = Arc::new(file);
+        self.writes_n.fetch_add(1, Ordering::AcqRel);
+        *self.workshop.write().unwrap_or_else(PoisonError::into_inner) = workshop;
+        Ok(())
     }
 
     /// Why nothing is written for now, in a sentence; none where the file can be written.
     #[must_use]
-    pub fn only_read(&self) -> Option<&str> {
-        self.only_read.as_deref()
+    pub fn only_read(&self) -> Option<String> {
+        self.file().only_read.clone()
     }
 
     /// The names of logs that were found beside the file, were not its own, and were put aside.
     #[must_use]
     pub fn logs_set_aside(&self) -> Vec<String> {
-        written::logs_set_aside(self.place.path())
+        written::logs_set_aside(self.file().place.path())
     }
 
     /// Whether the file is there, is the one that was opened, can be read, and may be written.
@@ -249,10 +297,16 @@ impl Store {
     /// # Errors
     /// What is wrong with it.
     pub fn health(&self) -> Result<()> {
-        self.may_write()?;
-        let pulse = self.pulse.lock().unwrap_or_else(PoisonError::into_inner);
+        let file = self.file();
+        file.may_write()?;
+        let pulse = file.pulse.lock().unwrap_or_else(PoisonError::into_inner);
         let marked = pulse.as_ref().map(|c| c.query_row("SELECT mark FROM written", [], |_| Ok(())));
         Ok(marked.transpose().map(drop)?)
+    }
+
+    /// Whether somebody else put another file, or other content, in the place of the one that was opened.
+    pub(crate) fn was_changed_by_others(&self) -> bool {
+        self.file().was_changed_by_others()
     }
 
     /// How often it was written to since it was opened.
@@ -260,28 +314,22 @@ impl Store {
         self.writes_n.load(Ordering::Acquire)
     }
 
-    fn may_write(&self) -> Result<()> {
-        match &self.only_read {
-            Some(why) => Err(StoreError::ReadOnly(why.to_string())),
-            None => self.place.check(),
-        }
-    }
-
     /// Makes the day's copy where it is due; gives where it is.
     ///
     /// # Errors
     /// When it cannot be written.
     pub fn copy_of_the_day(&self) -> Result<Option<PathBuf>> {
-        if self.may_write().is_err() || !copies::is_due(self.place.path()) {
+        let file = self.file();
+        if file.may_write().is_err() || !copies::is_due(file.place.path()) {
             return Ok(None);
         }
-        self.read(|connection| copies::make(connection, self.place.path(), copies::Why::Daily)).map(Some)
+        copies::make(&*file.readers.get()?, file.place.path(), copies::Why::Daily).map(Some)
     }
 
     /// The dated copies there are, the newest first.
     #[must_use]
     pub fn copies(&self) -> Vec<copies::Copied> {
-        copies::all(self.place.path())
+        copies::all(self.file().place.path())
     }
 
     /// Looks whether a file is sound; nothing in it is changed.
@@ -298,19 +346,15 @@ impl Store {
         sound::whole(&connection)
     }
 
-    fn writer(&self) -> MutexGuard<'_, Connection> {
-        // A panic while writing rolled its transaction back, so the connection is sound.
-        self.writer.lock().unwrap_or_else(PoisonError::into_inner)
-    }
-
     /// Reads with one of the pooled readers.
     pub(crate) fn read<T>(&self, work: impl FnOnce(&Connection) -> Result<T>) -> Result<T> {
-        work(&*self.readers.get()?)
+        work(&*self.file().readers.get()?)
     }
 
     /// Does what a write would do and leaves nothing of it: what is wrong is wrong of the write as well.
     pub(crate) fn try_out<T>(&self, work: impl FnOnce(&Transaction) -> Result<T>) -> Result<T> {
-        let mut writer = self.writer();
+        let file = self.file();
+        let mut writer = file.writer();
         // Rolled back where it ends.
         let transaction = writer.transaction_with_behavior(TransactionBehavior::Immediate)?;
         work(&transaction)
@@ -319,31 +363,28 @@ impl Store {
     /// Writes in one transaction; nothing of it stands unless all of it does.
     pub(crate) fn write<T>(&self, work: impl FnOnce(&Transaction) -> Result<T>) -> Result<T> {
         // The workshop is read anew before the next writer may begin, so that no older one is ever known after it.
-        let mut writer = self.writer();
-        self.may_write()?;
+        let file = self.file();
+        let mut writer = file.writer();
+        file.may_write()?;
         let transaction = writer.transaction_with_behavior(TransactionBehavior::Immediate)?;
         let done = work(&transaction)?;
         written::count(&transaction)?;
         transaction.commit()?;
-        self.written(&writer);
+        self.written(&file, &writer);
         Ok(done)
     }
 
     /// What follows every write.
-    fn written(&self, writer: &Connection) {
+    fn written(&self, file: &OpenFile, writer: &Connection) {
         // Nobody listens only where the workshop is being closed, which empties the log as well.
-        let _ = self.wrote.send(());
+        let _ = file.wrote.send(());
         self.writes_n.fetch_add(1, Ordering::AcqRel);
         // It stands written now, whatever comes of reading: that must never be said to have failed.
         let workshop = read_workshop(writer);
         if let Err(error) = &workshop {
             tracing::error!(%error, "the workshop could not be read again");
         }
-        self.know(workshop.ok());
-    }
-
-    fn know(&self, workshop: Option<Workshop>) {
-        *self.workshop.write().unwrap_or_else(PoisonError::into_inner) = workshop.map(Arc::new);
+        *self.workshop.write().unwrap_or_else(PoisonError::into_inner) = workshop.ok().map(Arc::new);
     }
 
     /// What planning needs of the workshop. A workshop that cannot be read plans as an empty one.
@@ -351,8 +392,7 @@ impl Store {
         if let Some(known) = &*self.workshop.read().unwrap_or_else(PoisonError::into_inner) {
             return known.clone();
         }
-        let writer = self.writer();
-        let workshop = read_workshop(&writer).unwrap_or_else(|error| {
+        let workshop = read_workshop(&self.file().writer()).unwrap_or_else(|error| {
             tracing::error!(%error, "the workshop cannot be read");
             Workshop::default()
         });
@@ -374,13 +414,14 @@ impl Store {
     /// # Errors
     /// When the file cannot be written.
     pub fn settle(&self) -> Result<()> {
-        if self.only_read.is_some() {
+        let file = self.file();
+        if file.only_read.is_some() {
             return Ok(());
         }
-        let writer = self.writer();
+        let writer = file.writer();
         let begun = Instant::now();
         // A reader in the middle of something is waited for: the day's copy, a file that is being sent.
-        while !checkpoint::carry_over(&writer, &self.place)? && begun.elapsed() < SETTLE {
+        while !checkpoint::carry_over(&writer, &file.place)? && begun.elapsed() < SETTLE {
             std::thread::sleep(AGAIN);
         }
         // All of it is in the file: nothing need lie beside it.

@@ -3,7 +3,7 @@
 use jiff::civil::Date;
 use lorimant_core::bench::Batch;
 use lorimant_core::bench::pass::Led as PassLed;
-use lorimant_core::bench::sittings::agenda::{Hold, JobOf, Unmet, Wanted};
+use lorimant_core::bench::sittings::agenda::{JobOf, ScheduleChange, Unmet, Wanted};
 use lorimant_core::bench::times::Times;
 use lorimant_core::fault::Fault;
 use lorimant_core::making::Changes;
@@ -19,6 +19,7 @@ use super::error::{Result, StoreError};
 use super::picks;
 use super::pieces::{self, Which};
 use super::shelf::{Edit, Entry, Shelf, Wanted as Part};
+use lorimant_text::text;
 
 /// Batches on their way that can be led as the workshop is now, in the order they were begun.
 pub(crate) fn on_their_way(connection: &Connection, workshop: &Workshop) -> Result<Vec<Led>> {
@@ -111,7 +112,7 @@ pub(crate) fn times(connection: &Connection, workshop: &Workshop) -> Result<Time
 }
 
 /// What is held by hand.
-pub(crate) fn holds(connection: &Connection) -> Result<Vec<Entry<Hold>>> {
+pub(crate) fn holds(connection: &Connection) -> Result<Vec<Entry<ScheduleChange>>> {
     Shelf::Holds.all(connection)
 }
 
@@ -125,7 +126,7 @@ pub(crate) fn remake(
 ) -> Result<Entry<Batch>> {
     let entry: Entry<Batch> = Shelf::Batches.get(t, id)?;
     if bench::is_begun(t, id)? {
-        let said = "This batch has been started, so its method stays. Close it and start another.";
+        let said = text!("file-orders-this-batch-has-been-started");
         return Err(StoreError::Refused(Fault::new("changes", said).into()));
     }
     let piece = entry.record.piece.changed(changes);
@@ -204,7 +205,7 @@ pub(crate) fn fill_bag(
 ) -> Result<Entry<Bag>> {
     let led = bench::led(t, id, workshop)?;
     if led.entry.archived {
-        let said = "This batch is closed. Reopen it first.";
+        let said = text!("file-orders-this-batch-closed-reopen-first");
         return Err(StoreError::Refused(Fault::new("batch", said).into()));
     }
     let bag = Bag::of(&led.entry.record, id, &led.standing, filled_on, place.trim());

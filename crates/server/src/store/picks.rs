@@ -12,6 +12,7 @@ use super::error::{Result, StoreError};
 use super::settings::unit;
 use super::shelf::{Edit, Entry, Shelf};
 use crate::kept::{Kept as _, KeptChain, KeptPattern, KeptPlan, Pick};
+use lorimant_text::text;
 
 /// A pick with what it stands for.
 #[derive(Debug, Clone)]
@@ -46,7 +47,7 @@ pub(crate) fn pickable(connection: &Connection, entry: i64, pieces_n: u32) -> Re
             Ok(picked_as(record.name, piece.with_count(pieces_n), unit(connection)?))
         }
         None => {
-            let said = format!("There is no saved plan, finding or chain number {entry}.");
+            let said = text!("file-picks-there-no-saved-plan-finding", entry);
             Err(StoreError::Refused(Fault::new("entry", said).into()))
         }
     }

@@ -13,6 +13,7 @@ use rusqlite::{Connection, OpenFlags};
 
 use super::error::{Result, StoreError};
 use super::written;
+use lorimant_text::text;
 
 /// What tells this program's files from others': "Lori". `migrations/04-batches.sql` writes it.
 const APPLICATION_ID: i32 = 0x4C6F_7269;
@@ -92,7 +93,10 @@ impl Place {
     /// The same as SQLite is told it.
     pub(super) fn name(&self) -> Result<&str> {
         self.path.to_str().ok_or_else(|| {
-            StoreError::Unopened(io::Error::new(io::ErrorKind::InvalidInput, "its name is not readable text"))
+            StoreError::Unopened(io::Error::new(
+                io::ErrorKind::InvalidInput,
+                text!("file-store-place-its-name-not-readable-text"),
+            ))
         })
     }
 
@@ -173,6 +177,25 @@ pub(super) fn copy(connection: &Connection, to: &Path) -> Result<()> {
         let _ = std::fs::remove_file(place.path());
     }
     copied.map(|_| ())
+}
+
+/// Puts a copy of a file where another is or was, all of it or nothing, for its owner alone to read.
+pub(super) fn put(from: &Path, path: &Path) -> Result<()> {
+    let mut name = path.as_os_str().to_owned();
+    name.push("-new");
+    let new = PathBuf::from(name);
+    let _ = std::fs::remove_file(&new);
+    let written = || -> io::Result<()> {
+        make(&new)?;
+        let mut to = OpenOptions::new().write(true).open(&new)?;
+        io::copy(&mut File::open(from)?, &mut to)?;
+        to.sync_all()?;
+        std::fs::rename(&new, path)
+    };
+    written().map_err(|error| {
+        let _ = std::fs::remove_file(&new);
+        StoreError::Unopened(error)
+    })
 }
 
 /// Where the server that has the file says that it answers.

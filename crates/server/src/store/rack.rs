@@ -2,7 +2,7 @@
 
 use lorimant_core::rack::stock::StockKind;
 use lorimant_core::rack::stock::booking::LotCut;
-use lorimant_core::rack::stock::buying::Keeping;
+use lorimant_core::rack::stock::buying::StockLevel;
 use lorimant_core::rack::stock::{Lot, Movement, Standing};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::Metal;
@@ -230,17 +230,17 @@ pub(crate) fn book_cuts(t: &Transaction, batch: i64, cuts: &[LotCut], unit: Leng
 }
 
 /// How each wire is kept.
-pub(crate) fn keepings(connection: &Connection) -> Result<Vec<Entry<Keeping>>> {
+pub(crate) fn keepings(connection: &Connection) -> Result<Vec<Entry<StockLevel>>> {
     Shelf::Keepings.all(connection)
 }
 
 /// What was said of how a wire is kept.
-pub(crate) fn keeping_of(connection: &Connection, wire: &Wire) -> Result<Option<Entry<Keeping>>> {
+pub(crate) fn keeping_of(connection: &Connection, wire: &Wire) -> Result<Option<Entry<StockLevel>>> {
     Ok(keepings(connection)?.into_iter().find(|entry| entry.record.wire.stands_for(wire)))
 }
 
 /// Says how a wire is kept, in place of what was said before.
-pub(crate) fn keep(t: &Transaction, batch: i64, keeping: &Keeping) -> Result<Entry<Keeping>> {
+pub(crate) fn keep(t: &Transaction, batch: i64, keeping: &StockLevel) -> Result<Entry<StockLevel>> {
     match keeping_of(t, &keeping.wire)? {
         Some(entry) => {
             Shelf::Keepings.edit(t, batch, entry.id, entry.revision, &Edit::Replace(keeping.clone()))

@@ -1,6 +1,7 @@
 //! A copy put in the place of what is there, while others go on reading.
 
 use std::path::{Path, PathBuf};
+use std::sync::PoisonError;
 use std::time::Duration;
 
 use rusqlite::backup::Backup;
@@ -10,6 +11,7 @@ use tempfile::TempDir;
 use super::error::{Result, StoreError};
 use super::sessions::{self, Session, Token};
 use super::{Held, MIGRATIONS, Store, VERSIONS, copies, place, search, sound, written};
+use lorimant_text::text;
 
 /// Pages that are copied at a time.
 const PAGES: i32 = 1000;
@@ -68,7 +70,7 @@ impl Ready {
         let copy = written::open_as_it_stands(from)?;
         place::is_ours(&copy, VERSIONS.len())?;
         if place::version(&copy)? == 0 {
-            return Err(StoreError::Unsound("it is empty".to_owned()));
+            return Err(StoreError::Unsound(text!("file-restore-empty").to_owned()));
         }
         let refused = |problems: Vec<String>| match problems.first() {
             Some(problem) => Err(StoreError::Unsound(problem.trim_end_matches('.').to_owned())),
@@ -96,45 +98,77 @@ impl Ready {
 }
 
 impl Store {
-    /// Puts a copy in the place of all that is kept here, and keeps what it replaces as a dated copy; gives where that is.
-    /// Who may come in stays as it is.
+    /// Puts a copy in the place of all that is kept here, and keeps what it replaces as a dated copy; gives where that is,
+    /// which is nowhere if the file was gone. Who may come in stays as it is. Also where the file was damaged, moved or
+    /// written over by others: it is kept byte by byte then.
     ///
     /// # Errors
     /// When the copy is no workshop's, of a newer program, or damaged, and when the file cannot be written: what was there is
     /// there then.
-    pub fn restore(&self, from: &Path) -> Result<PathBuf> {
-        let mut writer = self.writer();
-        self.may_write()?;
+    pub fn restore(&self, from: &Path) -> Result<Option<PathBuf>> {
+        let _alone = self.restoring.lock().unwrap_or_else(PoisonError::into_inner);
+        self.restore_alone(from)
+    }
+
+    fn restore_alone(&self, from: &Path) -> Result<Option<PathBuf>> {
+        let file = self.file();
+        let mut writer = file.writer();
+        let path = file.place.path();
+        if file.may_write().is_err() {
+            let own = Own::of(&writer).ok();
+            let kept = put_in_place(Ready::of(from, own.as_ref())?, path)?;
+            // It stays held until the program ends, as the file before is.
+            let _held = Held::take(path)?;
+            self.open_anew(path)?;
+            return Ok(kept);
+        }
         let ready = Ready::of(from, Some(&Own::of(&writer)?))?;
         let page: i64 = writer.pragma_query_value(None, "page_size", |row| row.get(0))?;
         ready.in_pages_of(page)?;
-        let kept = copies::make(&writer, self.place.path(), copies::Why::Restore)?;
+        let kept = copies::make(&writer, path, copies::Why::Restore)?;
         // One transaction of SQLite's own: a kill in the middle leaves what was there.
         Backup::new(&ready.connection, &mut writer)?.run_to_completion(PAGES, Duration::ZERO, None)?;
-        self.written(&writer);
-        Ok(kept)
+        self.written(&file, &writer);
+        Ok(Some(kept))
     }
 
-    /// The same of a file that no server has, also of one that is damaged: that is kept as it is, byte by byte.
+    /// Goes on with what somebody else put in the place of the file, as if it had been restored.
+    ///
+    /// # Errors
+    /// As [`Store::restore`]; when the file is the one that was opened.
+    pub fn use_what_is_there(&self) -> Result<Option<PathBuf>> {
+        let _alone = self.restoring.lock().unwrap_or_else(PoisonError::into_inner);
+        let file = self.file();
+        if !file.was_changed_by_others() {
+            return Err(StoreError::Unsound(text!("file-restore-file-that-in-use").to_owned()));
+        }
+        // SQLite knows the file and its log as they were: it is shown copies of both.
+        let folder = tempfile::tempdir().map_err(StoreError::Unopened)?;
+        let copy = folder.path().join("there.lorimant");
+        written::copy_with_its_log(file.place.path(), &copy)?;
+        self.restore_alone(&copy)
+    }
+
+    /// The same as [`Store::restore`] of a file that no server has.
     ///
     /// # Errors
     /// As [`Store::restore`]; when a server has the file.
-    pub fn restore_file(from: &Path, path: &Path) -> Result<PathBuf> {
+    pub fn restore_file(from: &Path, path: &Path) -> Result<Option<PathBuf>> {
         let _held = Held::take(path)?;
         let store = Self::open(path)?;
-        if store.only_read().is_none() {
-            let kept = store.restore(from)?;
-            store.settle()?;
-            return Ok(kept);
-        }
-        let own = store.read(Own::of).ok();
-        drop(store);
-        let ready = Ready::of(from, own.as_ref())?;
-        ready.connection.execute_batch("PRAGMA journal_mode = DELETE;")?;
-        drop(ready.connection);
-        let kept = copies::keep_as_it_is(path, copies::Why::Restore)?;
-        written::nothing_beside(path);
-        std::fs::copy(&ready.path, path).map_err(StoreError::Unopened)?;
+        let kept = store.restore(from)?;
+        store.settle()?;
         Ok(kept)
     }
+}
+
+/// Puts a copy where the file is; what was there is kept as it is, and a log beside it put aside. Whoever has the file open
+/// goes on with the one before.
+fn put_in_place(ready: Ready, path: &Path) -> Result<Option<PathBuf>> {
+    ready.connection.execute_batch("PRAGMA journal_mode = DELETE;")?;
+    drop(ready.connection);
+    let kept = path.exists().then(|| copies::keep_as_it_is(path, copies::Why::Restore)).transpose()?;
+    written::put_log_aside(path)?;
+    place::put(&ready.path, path)?;
+    Ok(kept)
 }

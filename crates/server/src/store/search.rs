@@ -9,6 +9,7 @@ use rusqlite::functions::FunctionFlags;
 use serde_json::Value;
 
 use super::error::{Result, StoreError};
+use lorimant_text::text;
 
 /// Longest text that is looked for, characters.
 const LONGEST: usize = 200;
@@ -24,7 +25,7 @@ pub(super) fn check(find: &str) -> Result<()> {
     if find.chars().count() <= LONGEST {
         return Ok(());
     }
-    let said = format!("That search is too long; enter at most {LONGEST} characters.");
+    let said = text!("file-search-that-search-too-long-enter", LONGEST);
     Err(StoreError::Refused(Fault::new("find", said).limit(200.0).into()))
 }
 

@@ -14,6 +14,7 @@ use super::search;
 use super::settings::unit;
 use crate::document::plans::PlanDocument;
 use crate::kept::{Kept, KeptChain, KeptPattern, KeptPlan};
+use lorimant_text::text;
 
 /// Which records.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -356,7 +357,7 @@ pub(super) fn state(connection: &Connection, id: i64) -> Result<(Before, i64)> {
         let state = Before { name: row.get(0)?, record: row.get(1)?, archived: row.get(2)? };
         Ok((state, row.get(3)?))
     });
-    row.optional()?.ok_or(StoreError::Missing { what: "entry", id })
+    row.optional()?.ok_or(StoreError::Missing { what: text!("file-shelf-entry"), id })
 }
 
 /// What was brought in.

@@ -6,6 +6,7 @@ use rusqlite::Connection;
 
 use super::error::Result;
 use super::whole;
+use lorimant_text::text;
 
 /// Most problems that are listed.
 const MOST: usize = 20;
@@ -42,7 +43,7 @@ pub(super) fn whole(connection: &Connection) -> Result<Soundness> {
     let strays = strays.query_map([], |row| Ok((row.get::<_, String>(0)?, row.get::<_, i64>(1)?)))?;
     for stray in strays {
         let (table, n) = stray?;
-        problems.push(format!("{n} lines of {table} refer to something that is not there."));
+        problems.push(text!("file-sound-lines-refer-something-that-not", n, table));
     }
     let sums = "SELECT l.lot, l.amount, coalesce(sum(g.amount), 0) FROM lots_left l LEFT JOIN ledger g ON g.lot = l.lot \
                 GROUP BY l.lot HAVING l.amount <> coalesce(sum(g.amount), 0)";
@@ -52,12 +53,12 @@ pub(super) fn whole(connection: &Connection) -> Result<Soundness> {
     })?;
     for sum in sums.take(MOST) {
         let (lot, kept, added) = sum?;
-        problems.push(format!("Lot {lot}: its ledger adds up to {added} mm, and {kept} mm are kept."));
+        problems.push(text!("file-sound-lot-its-ledger-adds-up", lot, added, kept));
     }
     let lines_n = match whole::write_out(connection, &mut io::sink()) {
         Ok(lines_n) => lines_n,
         Err(error) => {
-            problems.push(format!("A record cannot be read: {error}."));
+            problems.push(text!("file-sound-record-cannot-be-read", error));
             0
         }
     };

@@ -11,6 +11,7 @@ use super::history::noun;
 use super::settings::settings;
 use super::shelf::{Before, log, put, state};
 use super::{batch, ledger};
+use lorimant_text::text;
 
 /// Undoes a batch of changes and gives the number of the batch that undoes the undoing.
 ///
@@ -25,12 +26,11 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
     let changes: Vec<_> = rows.collect::<std::result::Result<_, _>>()?;
     let booked = ledger::of_batch(transaction, undone)?;
     if batch::booked_at_the_bench(transaction, undone)? {
-        let said =
-            "It was booked by a press at the bench. Undo the press there, and its booking is undone too.";
+        let said = text!("file-undo-was-booked-by-press-at");
         return Err(StoreError::Refused(Fault::new("batch", said).into()));
     }
     if changes.is_empty() && booked.is_empty() {
-        return Err(StoreError::Missing { what: "change", id: undone });
+        return Err(StoreError::Missing { what: text!("file-undo-change"), id: undone });
     }
     let fresh = batch::next(transaction)?;
     for (id, before, revision) in changes {
@@ -82,7 +82,11 @@ impl Later {
 
     /// ` by Firefox on Linux at 14:03`, with the day where it was not today.
     fn told(&self, connection: &Connection) -> Result<String> {
-        let by = if self.device.is_empty() { String::new() } else { format!(" from {}", self.device) };
+        let by = if self.device.is_empty() {
+            String::new()
+        } else {
+            text!("file-undo-from", device = self.device)
+        };
         let Ok(at) = self.last_at.parse::<Timestamp>() else { return Ok(by) };
         let zone = settings(connection)?.0.zone();
         let (at, now) = (at.to_zoned_datetime(zone.clone()), Timestamp::now().to_zoned_datetime(zone));
@@ -103,12 +107,12 @@ fn nothing_hangs_on(connection: &Connection, undone: i64, id: i64) -> Result<()>
             let sql = "SELECT count(*) OVER (), made_at, device FROM happened WHERE entry = ?1 AND EXISTS \
                        (SELECT 1 FROM happened WHERE entry = ?1 GROUP BY step_n HAVING sum(CASE happened \
                        WHEN 'taken-back' THEN -n WHEN 'rescued' THEN -n WHEN 'turned' THEN 0 ELSE n END) > 0) ORDER BY id DESC LIMIT 1";
-            let instead = "Undo those at the bench first, or close the batch without bagging";
+            let instead = text!("file-undo-undo-those-at-bench-first");
             (Later::of(connection, sql, [id])?, "press", instead)
         }
         "check" => {
             let sql = "SELECT count(*) OVER (), made_at, device FROM readings WHERE entry = ?1 ORDER BY id DESC LIMIT 1";
-            let instead = "Set the readings aside, or archive the measurement";
+            let instead = text!("file-undo-set-readings-aside-or-archive");
             (Later::of(connection, sql, [id])?, "reading", instead)
         }
         "lot" => {
@@ -116,20 +120,19 @@ fn nothing_hangs_on(connection: &Connection, undone: i64, id: i64) -> Result<()>
                        WHERE l.lot = ?1 AND l.batch <> ?2 AND l.reverses IS NULL \
                        AND NOT EXISTS (SELECT 1 FROM ledger AS back WHERE back.reverses = l.id) \
                        ORDER BY l.id DESC LIMIT 1";
-            let instead = "Undo those first, or correct the length of the lot";
-            (Later::of(connection, sql, [id, undone])?, "entry in its history", instead)
+            let instead = text!("file-undo-undo-those-first-or-correct");
+            (Later::of(connection, sql, [id, undone])?, text!("file-undo-entry-in-its-history"), instead)
         }
         _ => return Ok(()),
     };
     let Some(later) = later else { return Ok(()) };
     let what = match (what, later.n) {
-        ("entry in its history", n) if n > 1 => format!("{n} entries in its history"),
-        ("press", n) if n > 1 => format!("{n} presses"),
+        ("entry in its history", n) if n > 1 => text!("file-undo-entries-in-its-history", n),
+        ("press", n) if n > 1 => text!("file-undo-presses", n),
         (what, n) => counted(n, what),
     };
     let (noun, when) = (noun(&shelf), later.told(connection)?);
-    let said =
-        format!("not undone: the {noun} “{name}” has {what} since it was added, the last{when}. {instead}");
+    let said = text!("file-undo-not-undone-has-since-was", noun, name, what, when, instead);
     Err(StoreError::NotUndoable(said))
 }
 
@@ -142,7 +145,5 @@ fn changed(connection: &Connection, id: i64, revision: i64) -> Result<StoreError
         Some(later) => later.told(connection)?,
         None => String::new(),
     };
-    Ok(StoreError::NotUndoable(format!(
-        "not undone: “{name}” was changed since, the last time{when}. Undo that first, or change it by hand"
-    )))
+    Ok(StoreError::NotUndoable(text!("file-undo-not-undone-was-changed-since", name, when)))
 }

@@ -20,6 +20,7 @@ use crate::document::whole::{
     ChangeLine, EntryLine, FORMAT, HappenedLine, LedgerLine, Line, ReadingLine, Stood, VERSION,
 };
 use crate::kept::{Kept, KeptBlade, KeptChain, KeptPattern, KeptPlan, Pick, Settings};
+use lorimant_text::text;
 
 /// Longest line taken: a record's note and numbers, many times over.
 const LONGEST: u64 = 1024 * 1024;
@@ -184,7 +185,7 @@ pub(crate) fn read_in(t: &Transaction, mut from: impl BufRead) -> Result<Brought
         }
         at = at.next();
         if read as u64 == LONGEST {
-            return Err(at.fault("this line is longer than any record of a workshop"));
+            return Err(at.fault(text!("file-whole-this-line-longer-than-any")));
         }
         if text.trim().is_empty() {
             continue;
@@ -198,7 +199,7 @@ pub(crate) fn read_in(t: &Transaction, mut from: impl BufRead) -> Result<Brought
         }
     }
     if !at.ended {
-        return Err(at.fault("the file breaks off here: its end is missing"));
+        return Err(at.fault(text!("file-whole-file-breaks-off-here-its")));
     }
     match (used, here.same()) {
         (false, _) => {
@@ -207,9 +208,7 @@ pub(crate) fn read_in(t: &Transaction, mut from: impl BufRead) -> Result<Brought
         }
         (true, true) => Ok(Brought::Here),
         (true, false) => {
-            let said = "This workshop already has data, and a whole one can only be imported into an empty \
-                        one. Start the program with a new file (--data) and import it there. Plans and \
-                        stock can be imported on their own.";
+            let said = text!("file-whole-this-workshop-already-has-data");
             Err(StoreError::Refused(Fault::new("file", said).into()))
         }
     }
@@ -228,8 +227,8 @@ impl At {
     }
 
     fn fault(&self, said: &str) -> StoreError {
-        let said = format!("Line {}: {}.", self.line_n, capital(said.trim_end_matches('.')));
-        StoreError::Refused(Fault::new(format!("line {}", self.line_n), said).into())
+        let said = text!("file-whole-line", line_n = self.line_n, said = capital(said.trim_end_matches('.')));
+        StoreError::Refused(Fault::new(text!("file-whole-line-2", line_n = self.line_n), said).into())
     }
 
     fn within(&self, error: StoreError) -> StoreError {
@@ -240,7 +239,7 @@ impl At {
                 if broken.code == rusqlite::ErrorCode::ConstraintViolation =>
             {
                 tracing::info!("a line of a file does not fit: {}", why.unwrap_or_default());
-                self.fault("this does not fit the lines before it")
+                self.fault(text!("file-whole-this-does-not-fit-lines"))
             }
             other => other,
         }
@@ -249,25 +248,27 @@ impl At {
     /// The heading comes first, and nothing comes behind the end.
     fn placed(&mut self, line: &Line) -> Result<()> {
         if self.ended {
-            return Err(self.fault("nothing may follow the end"));
+            return Err(self.fault(text!("file-whole-nothing-may-follow-end")));
         }
         match line {
             Line::Workshop { format, version } => {
                 if self.heading || format != FORMAT || *version != VERSION {
-                    return Err(
-                        self.fault(&format!("this must be the heading of {FORMAT}, version {VERSION}"))
-                    );
+                    return Err(self.fault(&text!(
+                        "file-whole-this-must-be-heading-version",
+                        FORMAT,
+                        VERSION
+                    )));
                 }
                 self.heading = true;
             }
             Line::End { lines_n } => {
                 self.ended = true;
                 if *lines_n + 1 != self.line_n {
-                    return Err(self.fault(&format!("there should be {lines_n} lines before the end")));
+                    return Err(self.fault(&text!("file-whole-there-should-be-lines-before", lines_n)));
                 }
             }
             _ if !self.heading => {
-                return Err(self.fault("a workshop starts with its heading"));
+                return Err(self.fault(text!("file-whole-workshop-starts-with-its-heading")));
             }
             _ => {}
         }
@@ -283,7 +284,7 @@ fn check(line: &Line) -> Result<()> {
     let mut faults = Faults::none();
     let mut number = |field: &str, n: i64| {
         if !(1..=MOST).contains(&n) {
-            faults.add(Fault::new(field, format!("{n} is not a valid {field}; it must be from 1 to {MOST}")));
+            faults.add(Fault::new(field, text!("file-whole-not-valid-must-be-from", n, field, MOST)));
         }
     };
     match line {
@@ -305,7 +306,7 @@ fn check(line: &Line) -> Result<()> {
         _ => &[],
     };
     for moment in moments.iter().filter(|moment| moment.parse::<jiff::Timestamp>().is_err()) {
-        faults.add(Fault::new("made_at", format!("{} is not a date and time", quoted(moment))));
+        faults.add(Fault::new("made_at", text!("file-whole-not-date-time", moment = quoted(moment))));
     }
     match line {
         Line::Ledger(LedgerLine { lot, pile, kind, amount, note, .. }) => {
@@ -316,27 +317,29 @@ fn check(line: &Line) -> Result<()> {
                     let pile = words.is_some_and(|(metal, clean)| {
                         metal.parse::<Metal>().is_ok() && clean.parse::<Cleanliness>().is_ok()
                     });
-                    pile && lot.is_none() && ["taken out", "put in"].contains(&kind.as_str())
+                    pile && lot.is_none()
+                        && [text!("file-whole-taken-out"), text!("file-whole-put-in")]
+                            .contains(&kind.as_str())
                 }
             };
             if !known {
-                faults.add(Fault::new("kind", format!("{} is not a kind of stock change", quoted(kind))));
+                faults
+                    .add(Fault::new("kind", text!("file-whole-not-kind-stock-change", kind = quoted(kind))));
             }
             if amount.checked_abs().is_none_or(|amount| amount > MOST) {
-                faults.add(Fault::new("amount", format!("{amount} is more than a lot can hold")));
+                faults.add(Fault::new("amount", text!("file-whole-more-than-lot-can-hold", amount)));
             }
             faults.keep(check_text("note", "note", note, 400));
         }
         Line::Happened(HappenedLine { step_n, n, reason, key, .. }) => {
             if !(1..=1000).contains(step_n) || *n > 100_000 || !(8..=64).contains(&key.len()) {
-                faults.add(Fault::new("happened", "this is not a press of a batch"));
+                faults.add(Fault::new("happened", text!("file-whole-this-not-press-batch")));
             }
             faults.keep(check_text("reason", "reason", reason, 200));
         }
         Line::Reading(ReadingLine { value, dimension, .. }) => {
             if !(0.0..=300.0).contains(value) {
-                faults
-                    .add(Fault::new("value", format!("{value} is not a reading; it must be from 0 to 300")));
+                faults.add(Fault::new("value", text!("file-whole-not-reading-must-be-from", value)));
             }
             faults.keep(check_text("dimension", "dimension", dimension, 80));
         }
@@ -374,7 +377,7 @@ fn put(t: &Transaction, line: &Line) -> Result<()> {
                 .prepare_cached("SELECT shelf FROM entries WHERE id = ?1")?
                 .query_row([line.entry], |row| row.get(0))
                 .map_err(|_| {
-                    Fault::new("entry", format!("there is no record number {} before it", line.entry))
+                    Fault::new("entry", text!("file-whole-there-no-record-number-before", entry = line.entry))
                 })
                 .map_err(|fault| StoreError::Refused(fault.into()))?;
             let before = line.before.as_ref().map(|stood| {
@@ -441,14 +444,16 @@ fn sound(shelf: &str, record: &Value) -> Result<(String, String)> {
         Some(Shelf::Pliers) => read::<lorimant_core::tool::plier::Plier>(record),
         Some(Shelf::Blades) => read::<KeptBlade>(record),
         Some(Shelf::Lots) => read::<lorimant_core::rack::stock::Lot>(record),
-        Some(Shelf::Keepings) => read::<lorimant_core::rack::stock::buying::Keeping>(record),
+        Some(Shelf::Keepings) => read::<lorimant_core::rack::stock::buying::StockLevel>(record),
         Some(Shelf::Picks) => read::<Pick>(record),
         Some(Shelf::Batches) => read::<Batch>(record),
         Some(Shelf::Orders) => read::<lorimant_core::order::Order>(record),
         Some(Shelf::Bags) => read::<lorimant_core::order::Bag>(record),
-        Some(Shelf::Holds) => read::<lorimant_core::bench::sittings::agenda::Hold>(record),
+        Some(Shelf::Holds) => read::<lorimant_core::bench::sittings::agenda::ScheduleChange>(record),
         Some(Shelf::Checks) => read::<lorimant_core::learn::check::PieceCheck>(record),
-        None => Err(StoreError::Refused(Fault::new("shelf", format!("there is no shelf “{shelf}”")).into())),
+        None => {
+            Err(StoreError::Refused(Fault::new("shelf", text!("file-whole-there-no-shelf", shelf)).into()))
+        }
     }
 }
 

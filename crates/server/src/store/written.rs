@@ -10,6 +10,7 @@ use std::path::{Path, PathBuf};
 use rusqlite::{Connection, OpenFlags};
 
 use super::error::{Result, StoreError};
+use lorimant_text::text;
 
 /// What every mark begins with.
 const BEGINS: &str = "lorimant-written:";
@@ -61,11 +62,7 @@ fn has_a_log(path: &Path) -> bool {
 
 /// Why a file is only read, with what is not seen then: the log beside it cannot be read without room to index it.
 pub(super) fn with_the_log(why: String, path: &Path) -> String {
-    if has_a_log(path) {
-        format!("{why}. What was written last is in the log beside it, and is shown again then")
-    } else {
-        why
-    }
+    if has_a_log(path) { text!("file-written-what-was-written-last-in", why) } else { why }
 }
 
 /// Opens a file to read it; where no log lies beside it, nothing is put there either.
@@ -84,13 +81,6 @@ fn of_the_file(path: &Path) -> Option<Mark> {
     let connection = Connection::open_with_flags(as_it_stands(path.to_str()?), flags).ok()?;
     let mark: String = connection.query_row("SELECT mark FROM written", [], |row| row.get(0)).ok()?;
     Mark::at(mark.as_bytes())
-}
-
-/// Takes away what SQLite left beside a file that is about to be another.
-pub(super) fn nothing_beside(path: &Path) {
-    for suffix in ["-wal", "-shm"] {
-        let _ = std::fs::remove_file(beside(path, suffix));
-    }
 }
 
 fn beside(path: &Path, suffix: &str) -> PathBuf {
@@ -150,12 +140,37 @@ pub(super) fn set_a_strange_log_aside(path: &Path) -> Result<Option<PathBuf>> {
     if belongs(&file, &marks) {
         return Ok(None);
     }
+    put_log_aside(path)
+}
+
+/// Puts the log beside a file aside, where there is anything in it, under a name with the moment; gives where.
+///
+/// # Errors
+/// When it cannot be moved.
+pub(super) fn put_log_aside(path: &Path) -> Result<Option<PathBuf>> {
     let moment = jiff::Timestamp::now().strftime("%Y-%m-%dT%H-%M-%S");
-    let aside = beside(path, &format!("{SET_ASIDE}{moment}"));
-    std::fs::rename(&log, &aside).map_err(StoreError::Unopened)?;
-    // The index of that log says nothing of this file.
+    let (log, aside) = (beside(path, "-wal"), beside(path, &format!("{SET_ASIDE}{moment}")));
+    // The index of that log says nothing of another file.
     let _ = std::fs::remove_file(beside(path, "-shm"));
+    if !has_a_log(path) {
+        let _ = std::fs::remove_file(log);
+        return Ok(None);
+    }
+    std::fs::rename(&log, &aside).map_err(StoreError::Unopened)?;
     Ok(Some(aside))
+}
+
+/// Copies a file, and its log where that is its own.
+///
+/// # Errors
+/// When it cannot be copied.
+pub(super) fn copy_with_its_log(path: &Path, to: &Path) -> Result<()> {
+    std::fs::copy(path, to).map_err(StoreError::Unopened)?;
+    if has_a_log(path) {
+        std::fs::copy(beside(path, "-wal"), beside(to, "-wal")).map_err(StoreError::Unopened)?;
+        set_a_strange_log_aside(to)?;
+    }
+    Ok(())
 }
 
 #[cfg(test)]

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref } from 'vue'
@@ -9,11 +10,14 @@ import { useKept } from '../../shared/kept'
 import { useKinds } from '../../shared/kinds'
 import PaperField from '../../shared/PaperField.vue'
 import { thumbnailsOf } from '../../shared/thumbnails'
+import { useWords } from '../../shared/words'
 import { vOneStop } from '../../shared/oneStop'
 
 /** The findings there are to start from, each as it is usually made. What is kept of them stands under Kept. */
 const router = useRouter()
 const find = ref('')
+const words = useWords()
+const metalOf = (metal: string) => words.value?.metals.find(({ word }) => word === metal)?.shown ?? ''
 const finding = refDebounced(find, 140)
 const family = ref<string | null>(null)
 const worn = ref<string | null>(null)
@@ -44,7 +48,7 @@ const choices = computed(() => {
   return {
     families: unique(all.map((kind) => [kind.family, kind.family_shown])),
     worn: unique(all.map((kind) => [kind.worn, kind.worn_shown])),
-    metals: unique(all.map(({ wire }) => [wire.metal, wire.metal.replaceAll('-', ' ')])),
+    metals: unique(all.map(({ wire }) => [wire.metal, metalOf(wire.metal)])),
   }
 })
 
@@ -59,12 +63,12 @@ const sketch = (kind: PatternKind) => drawn.value?.get(JSON.stringify(usual(kind
 
 <template>
   <div class="page library">
-    <h1>Findings</h1>
+    <h1>{{ t('library-view-findings') }}</h1>
     <div class="bar">
       <PaperField
         v-model="find"
         class="find"
-        label="Find a finding"
+        :label="t('library-view-find-finding')"
         type="search"
         clearable
         data-test="find"
@@ -72,13 +76,23 @@ const sketch = (kind: PatternKind) => drawn.value?.get(JSON.stringify(usual(kind
       <label
         v-for="filter in [
           {
-            label: 'Kind',
+            label: t('library-view-kind'),
             model: family,
             choices: choices.families,
             set: (v: string | null) => (family = v),
           },
-          { label: 'Worn', model: worn, choices: choices.worn, set: (v: string | null) => (worn = v) },
-          { label: 'Wire', model: metal, choices: choices.metals, set: (v: string | null) => (metal = v) },
+          {
+            label: t('library-view-worn'),
+            model: worn,
+            choices: choices.worn,
+            set: (v: string | null) => (worn = v),
+          },
+          {
+            label: t('library-view-wire'),
+            model: metal,
+            choices: choices.metals,
+            set: (v: string | null) => (metal = v),
+          },
         ]"
         :key="filter.label"
         class="filter"
@@ -89,22 +103,22 @@ const sketch = (kind: PatternKind) => drawn.value?.get(JSON.stringify(usual(kind
           :data-test="`filter-${filter.label.toLowerCase()}`"
           @change="filter.set(($event.target as HTMLSelectElement).value || null)"
         >
-          <option value="">all</option>
+          <option value="">{{ t('library-view-all') }}</option>
           <option v-for="choice in filter.choices" :key="choice.value" :value="choice.value">
             {{ choice.title }}
           </option>
         </select>
       </label>
       <router-link v-if="own" class="own" to="/saved" data-test="to-kept">
-        Your own {{ own }} are under Saved
+        {{ t('library-view-your-own-under-saved', { own }) }}
       </router-link>
     </div>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-    <p v-else-if="!kinds" class="quiet" role="status">Loading findings…</p>
+    <p v-else-if="!kinds" class="quiet" role="status">{{ t('library-view-loading-findings') }}</p>
     <template v-else>
-      <section aria-label="Findings to choose from">
+      <section :aria-label="t('library-view-findings-choose-from')">
         <p v-if="!ready.length" class="quiet" data-test="none-ready">
-          No finding matches. Try another word, kind or wire.
+          {{ t('library-view-no-finding-matches-try-another') }}
         </p>
         <ul v-one-stop class="grid" data-test="ready">
           <li v-for="kind in ready" :key="kind.kind" class="cell">

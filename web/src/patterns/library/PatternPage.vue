@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import type { PatternKind } from '../../api/client'
 
 /** The page a pattern has to itself. */
@@ -9,16 +10,16 @@ defineProps<{ kind: PatternKind }>()
   <article class="about" data-test="about">
     <h2 class="serif">{{ kind.name }}</h2>
     <p class="lead serif">{{ kind.page.purpose }}</p>
-    <h3>Wire</h3>
+    <h3>{{ t('pattern-page-wire') }}</h3>
     <p>{{ kind.page.wires }}</p>
-    <h3>When it goes wrong</h3>
+    <h3>{{ t('pattern-page-when-goes-wrong') }}</h3>
     <dl>
       <template v-for="fault in kind.page.faults" :key="fault.seen">
         <dt>{{ fault.seen }}</dt>
         <dd>{{ fault.cause }}</dd>
       </template>
     </dl>
-    <h3>Options</h3>
+    <h3>{{ t('pattern-page-options') }}</h3>
     <dl class="two">
       <template v-for="parameter in kind.parameters" :key="parameter.name">
         <dt>{{ parameter.label }}</dt>

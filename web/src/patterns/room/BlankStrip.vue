@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { computed, useId } from 'vue'
 import type { Mark, PatternForm, Workpiece } from '../../api/client'
 import MetalGradient from '../../drawing/MetalGradient.vue'
@@ -56,7 +57,7 @@ const zones = computed(() => {
     // A bend rolled from the right end is marked where it begins from there.
     const far = mark.from === 'far-end'
     const place = far ? to : from
-    const number = mark.from_end ? 'end' : `${mark.ruler}${far ? ' from right' : ''}`
+    const number = mark.from_end ? 'end' : `${mark.ruler}${far ? t('blank-strip-from-right') : ''}`
     const needs = number.length * 8 + mark.what.length * 7.2 + 14
     const right = place + needs > full.value
     const starts = right ? place - needs : place
@@ -97,20 +98,29 @@ const sum = computed(() => {
   const { developed_mm, left_filing_mm, right_filing_mm, left_tail_mm, right_tail_mm } = blank.value
   const { surplus_mm, surplus_at, flush_mm, cut_mm } = blank.value
   const others = [
-    ['filing', left_filing_mm + right_filing_mm],
-    ['tails', left_tail_mm + right_tail_mm],
-    [`longer ${surplus_at}`, surplus_mm],
+    [t('blank-strip-filing'), left_filing_mm + right_filing_mm],
+    [t('blank-strip-tails'), left_tail_mm + right_tail_mm],
+    [t('blank-strip-longer', { surplusat: surplus_at }), surplus_mm],
   ] as const
   const parts = others.filter(([, mm]) => mm > 0.005).map(([what, mm]) => `${what} ${marked(mm)}`)
-  const all = [`${marked(developed_mm)} in the piece`, ...parts].join(' + ')
-  return `${all} = ${marked(flush_mm)} ${acrossUnit.value} flush to flush; ${marked(cut_mm)} ${acrossUnit.value} off the spool`
+  const all = [t('blank-strip-in-piece', { developedmm: marked(developed_mm) }), ...parts].join(' + ')
+  return t('blank-strip-flush-flush-off-spool', {
+    all,
+    flush: marked(flush_mm),
+    cut: marked(cut_mm),
+    unit: acrossUnit.value,
+  })
 })
 const said = computed(() =>
   props.form.marks
     .map((mark) =>
       mark.from_end
-        ? `${mark.what} from the end`
-        : `${mark.what} ${mark.ruler} from the ${mark.from === 'far-end' ? 'right' : 'left'} end`,
+        ? t('blank-strip-from-end', { what: mark.what })
+        : t('blank-strip-from-end-2', {
+            what: mark.what,
+            ruler: mark.ruler,
+            left: mark.from === 'far-end' ? 'right' : 'left',
+          }),
     )
     .join(', '),
 )
@@ -118,11 +128,13 @@ const said = computed(() =>
 
 <template>
   <StripFoot
-    label="The strip: one blank as straight wire"
+    :label="t('blank-strip-strip-one-blank-as-straight')"
     :title="
       folded
-        ? 'The strip: one blank, folded in its middle, its two halves on each other'
-        : `The strip: one blank, straight; the ruler from its ${fromRight ? 'right' : 'left'} end`
+        ? t('blank-strip-strip-one-blank-folded-in')
+        : fromRight
+          ? t('blank-strip-ruler-from-right')
+          : t('blank-strip-ruler-from-left')
     "
   >
     <template #sum>
@@ -203,7 +215,7 @@ const said = computed(() =>
             :style="{ fillOpacity: Math.min(1, 0.06 + one.share * 1.4) }"
           />
           <text v-if="one.width > 44" :x="one.from + one.width / 2" :y="top + lane + 20" text-anchor="middle">
-            {{ one.says }}{{ one.width > 130 ? ' used' : '' }}
+            {{ one.says }}{{ one.width > 130 ? t('blank-strip-used') : '' }}
           </text>
         </g>
         <StripRuler

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { computed, ref } from 'vue'
 import type { Check } from '../../api/client'
 
@@ -12,7 +13,7 @@ const emit = defineEmits<{ point: [segment: number | null] }>()
 const all = ref(false)
 const pressing = computed(() => props.checks.filter((check) => !check.ok))
 const well = computed(() => props.checks.filter((check) => check.ok))
-const marks = { stop: 'Stop', watch: 'Watch', note: 'Note' } as const
+const marks = { stop: 'Stop', watch: 'Watch', note: t('check-list-note') } as const
 </script>
 
 <template>
@@ -36,7 +37,8 @@ const marks = { stop: 'Stop', watch: 'Watch', note: 'Note' } as const
       data-test="all-checks"
       @click="all = !all"
     >
-      {{ well.length }} {{ well.length === 1 ? 'check passed' : 'checks passed' }}{{ all ? ':' : '' }}
+      {{ well.length }} {{ well.length === 1 ? t('check-list-check-passed') : t('check-list-checks-passed')
+      }}{{ all ? ':' : '' }}
     </button>
     <ul v-if="all">
       <li v-for="check in well" :key="check.sentence">{{ check.sentence }}</li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { computed, ref, watch } from 'vue'
 import { api, data, faultsOf, type Target } from '../../api/client'
 import { useNotice } from '../../shared/notice'
@@ -12,21 +13,21 @@ import { useAmounts } from '../../shared/amounts'
 const open = defineModel<boolean>({ required: true })
 const pattern = usePattern()
 const { across } = useAmounts()
-const now = (mm: number | undefined) => `now ${across(mm ?? 0)}`
+const now = (mm: number | undefined) => t('fit-dialog-now', { mm: across(mm ?? 0) })
 const groups = computed(() => [
   {
-    legend: 'To a size',
+    legend: t('fit-dialog-size'),
     fields: [
-      { key: 'height', label: 'Height, over the wire', hint: now(pattern.worked?.form.height_mm) },
-      { key: 'width', label: 'Width, over the wire', hint: now(pattern.worked?.form.width_mm) },
+      { key: 'height', label: t('fit-dialog-height-over-wire'), hint: now(pattern.worked?.form.height_mm) },
+      { key: 'width', label: t('fit-dialog-width-over-wire'), hint: now(pattern.worked?.form.width_mm) },
     ],
   },
   {
-    legend: 'From what you have',
+    legend: t('fit-dialog-from-what-you-have'),
     fields: [
-      { key: 'cut_mm', label: 'Cut length, flush to flush', hint: '2 in, 50 mm' },
-      { key: 'plier', label: 'Pliers', hint: 'a name under Tools, or two jaws: 5/7' },
-      { key: 'jaw_mm', label: 'Jaw mark, from the tip', hint: 'for tapered jaws' },
+      { key: 'cut_mm', label: t('fit-dialog-cut-length-flush-flush'), hint: t('fit-dialog-2-in-50-mm') },
+      { key: 'plier', label: t('fit-dialog-pliers'), hint: 'a name under Tools, or two jaws: 5/7' },
+      { key: 'jaw_mm', label: t('fit-dialog-jaw-mark-from-tip'), hint: t('fit-dialog-for-tapered-jaws') },
     ],
   },
 ])
@@ -82,7 +83,9 @@ async function fit() {
     await pattern.set(request)
     open.value = false
     notice.say(
-      changes.length ? `Done. ${changes.join('; ')}.` : 'It is that size already. Nothing changed.',
+      changes.length
+        ? t('fit-dialog-done', { changes: changes.join('; ') })
+        : t('fit-dialog-that-size-already-nothing-changed'),
       async () => pattern.undo(),
     )
   })
@@ -91,10 +94,16 @@ async function fit() {
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Fit it" does="Fit it" test="fit" :busy="busy" @submit="fit">
+  <PaperDialog
+    v-model="open"
+    :title="t('fit-dialog-fit')"
+    :does="t('fit-dialog-fit')"
+    test="fit"
+    :busy="busy"
+    @submit="fit"
+  >
     <p class="quiet">
-      Enter the size you want, and the free lengths are worked out. Or enter what you have, and the sizes
-      follow.
+      {{ t('fit-dialog-enter-size-you-want-free') }}
     </p>
     <fieldset v-for="group in groups" :key="group.legend">
       <legend>{{ group.legend }}</legend>

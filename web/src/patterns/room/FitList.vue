@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import type { Fit } from '../../api/client'
 
 /** How two pieces go together, opening by opening. */
@@ -8,9 +9,9 @@ defineProps<{ fits: Fit[] }>()
 <template>
   <ul class="fits" data-test="fits">
     <li v-for="fit in fits" :key="fit.sentence" :class="{ watch: !fit.ok }">
-      <b>{{ fit.ok ? 'Fits.' : 'Doesn’t fit.' }}</b> {{ fit.sentence }}
+      <b>{{ fit.ok ? 'Fits.' : t('fit-list-doesnt-fit') }}</b> {{ fit.sentence }}
     </li>
-    <li v-if="!fits.length">Neither of the two has an opening the other could go into.</li>
+    <li v-if="!fits.length">{{ t('fit-list-neither-two-has-opening-other') }}</li>
   </ul>
 </template>
 

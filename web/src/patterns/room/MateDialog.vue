@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, data, faultsOf, type Fit, type Piece, type SetHolds } from '../../api/client'
+import { api, data, faultsOf, type Fit, type Piece, type SetStrength } from '../../api/client'
 import { usePattern } from '../pattern'
 import { useForm } from '../../shared/form'
 import { useKept } from '../../shared/kept'
@@ -60,7 +61,7 @@ async function check(id: number, second: Piece) {
 
 /** Other parts of the set this one is of, by their numbers. */
 const set = ref<number[]>([])
-const weakest = shallowRef<SetHolds | null>(null)
+const weakest = shallowRef<SetStrength | null>(null)
 let weighing = 0
 watch([set, open], async () => {
   const parts = others.value.filter(({ id }) => set.value.includes(id)).map(({ piece }) => piece)
@@ -91,13 +92,13 @@ watch(open, () => {
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="What fits" :width="620">
-    <p class="quiet">Check whether a ring or a finding fits this one.</p>
+  <PaperDialog v-model="open" :title="t('mate-dialog-what-fits')" :width="620">
+    <p class="quiet">{{ t('mate-dialog-check-whether-ring-or-finding') }}</p>
     <PaperField
       v-model="typed"
       name="typed"
-      label="Type a ring"
-      placeholder="6 mm ring of 18 ga"
+      :label="t('mate-dialog-type-ring')"
+      :placeholder="t('mate-dialog-6-mm-ring-18-ga')"
       persistent-placeholder
       autofocus
       data-test="mate-typed"
@@ -109,7 +110,7 @@ watch(open, () => {
       </p>
       <FitList :fits="found.fits" />
     </template>
-    <h3 v-if="others.length">Or choose a saved one; ticked, it counts as a set with this</h3>
+    <h3 v-if="others.length">{{ t('mate-dialog-or-choose-saved-one-ticked') }}</h3>
     <p v-if="weakest" class="read" role="status" data-test="weakest">{{ weakest.sentence }}</p>
     <div class="list">
       <template v-for="other in others" :key="other.id">
@@ -118,7 +119,7 @@ watch(open, () => {
             v-model="set"
             type="checkbox"
             :value="other.id"
-            :aria-label="`${other.name} is in the set`"
+            :aria-label="t('mate-dialog-in-set', { name: other.name })"
             data-test="of-set"
         /></label>
         <button
@@ -136,7 +137,7 @@ watch(open, () => {
       </template>
     </div>
     <p v-for="sentence in faults" :key="sentence" class="stop" role="alert">{{ sentence }}</p>
-    <v-btn class="mt-3" @click="open = false">Close</v-btn>
+    <v-btn class="mt-3" @click="open = false">{{ t('mate-dialog-close') }}</v-btn>
   </PaperDialog>
 </template>
 

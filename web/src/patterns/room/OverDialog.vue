@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
 import { api, data, type PatternRequest } from '../../api/client'
@@ -39,25 +40,27 @@ async function bringBack(request: PatternRequest) {
 </script>
 
 <template>
-  <PaperDialog v-model="open" title="Compare" :width="640">
-    <p class="quiet">The other piece is drawn over this one in outline, with a list of differences.</p>
+  <PaperDialog v-model="open" :title="t('over-dialog-compare')" :width="640">
+    <p class="quiet">{{ t('over-dialog-other-piece-drawn-over-this') }}</p>
     <div class="list">
       <template v-if="pattern.kept && revisions?.length">
-        <h3>Earlier revisions of “{{ pattern.kept.name }}”</h3>
+        <h3>{{ t('over-dialog-earlier-revisions', { name: pattern.kept.name }) }}</h3>
         <div v-for="one in revisions" :key="one.revision" class="one" data-test="revision">
           <button
             type="button"
             class="plain menu-line"
-            @click="lay(`revision ${one.revision}`, one.record.request)"
+            @click="lay(t('over-dialog-revision', { revision: one.revision }), one.record.request)"
           >
-            Revision {{ one.revision }}, {{ when(one.made_at) }}
-            <span class="quiet">{{ one.sentence }}</span>
+            {{ t('over-dialog-revision-2', { revision: one.revision, madeat: when(one.made_at) })
+            }}<span class="quiet">{{ one.sentence }}</span>
           </button>
-          <v-btn size="small" data-test="bring-back" @click="bringBack(one.record.request)">Restore</v-btn>
+          <v-btn size="small" data-test="bring-back" @click="bringBack(one.record.request)">{{
+            t('over-dialog-restore')
+          }}</v-btn>
         </div>
       </template>
-      <h3>Saved findings</h3>
-      <p v-if="!others.length" class="quiet">None saved yet.</p>
+      <h3>{{ t('over-dialog-saved-findings') }}</h3>
+      <p v-if="!others.length" class="quiet">{{ t('over-dialog-none-saved-yet') }}</p>
       <button
         v-for="entry in others"
         :key="entry.id"
@@ -69,7 +72,7 @@ async function bringBack(request: PatternRequest) {
         {{ entry.name }} <span class="quiet">{{ entry.sentence }}</span>
       </button>
     </div>
-    <v-btn class="mt-3" @click="open = false">Close</v-btn>
+    <v-btn class="mt-3" @click="open = false">{{ t('over-dialog-close') }}</v-btn>
   </PaperDialog>
 </template>
 

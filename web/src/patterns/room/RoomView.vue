@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, data, type Figure, type Mark, type PatternWorked } from '../../api/client'
@@ -48,7 +49,7 @@ const last = computed(() => (form.value?.steps.length ?? 1) - 1)
 const at = ref(0)
 const views = (['front', 'side', 'temper', 'about'] as const).map((key) => ({
   key,
-  says: key === 'about' ? 'good to know' : key,
+  says: key === 'about' ? t('room-view-good-know') : key,
   test: `show-${key}`,
 }))
 const shown = ref<(typeof views)[number]['key']>('front')
@@ -124,13 +125,17 @@ function pointMark(mark: Mark | null) {
 const pointSegment = (segment: number | null) => (pointed.value = segment === null ? null : [segment])
 
 const files = [
-  { file: 'card-a5.pdf', says: 'Pattern card A5, PDF', hint: 'true size, with check bars' },
-  { file: 'card-a4.pdf', says: 'Pattern card A4, PDF', hint: 'the same, larger' },
-  { file: 'card.svg', says: 'Pattern card, SVG', hint: 'millimetres, to draw on' },
-  { file: 'drawing.dxf', says: 'Drawing, DXF', hint: 'centreline and outline, mm' },
-  { file: 'bends.csv', says: 'Bend table, CSV', hint: 'one line per mark' },
-  { file: 'label.pdf', says: 'Label for the bag, PDF', hint: '80 × 45 mm' },
-  { file: 'pattern.json', says: 'Pattern, JSON', hint: 'can be imported again' },
+  {
+    file: 'card-a5.pdf',
+    says: t('room-view-pattern-card-a5-pdf'),
+    hint: t('room-view-true-size-with-check-bars'),
+  },
+  { file: 'card-a4.pdf', says: t('room-view-pattern-card-a4-pdf'), hint: t('room-view-same-larger') },
+  { file: 'card.svg', says: t('room-view-pattern-card-svg'), hint: t('room-view-millimetres-draw-on') },
+  { file: 'drawing.dxf', says: t('room-view-drawing-dxf'), hint: t('room-view-centreline-outline-mm') },
+  { file: 'bends.csv', says: t('room-view-bend-table-csv'), hint: t('room-view-one-line-per-mark') },
+  { file: 'label.pdf', says: t('room-view-label-for-bag-pdf'), hint: '80 × 45 mm' },
+  { file: 'pattern.json', says: t('room-view-pattern-json'), hint: t('room-view-can-be-imported-again') },
 ]
 
 async function attempt(work: Promise<unknown> | undefined) {
@@ -226,10 +231,10 @@ async function toRings() {
     v-model:shown="shown"
     v-model:true-size="trueSize"
     :desk="pattern"
-    title="Finding"
+    :title="t('room-view-finding')"
     :views="views"
     :files="files"
-    beside="Figures and steps"
+    :beside="t('room-view-figures-steps')"
     :bench="bench"
     style="--beside: 372px"
     @keep="keeping = true"
@@ -243,20 +248,23 @@ async function toRings() {
       <RouteMenu :desk="pattern" />
     </template>
     <p v-if="laid" class="compared" data-test="compared">
-      <b>Over it, {{ laid.name }}:</b>{{ ' ' }}
+      <b>{{ t('room-view-over', { name: laid.name }) }}</b>{{ ' ' }}
       <span v-if="over.error.value" class="stop" role="alert">{{ over.error.value.message }}</span>
-      <template v-else-if="compared">{{ compared.differences.join('; ') || 'no differences' }}.</template>
+      <template v-else-if="compared"
+        >{{ compared.differences.join('; ') || t('room-view-no-differences') }}.</template
+      >
       <button type="button" class="plain take-off" data-test="take-off" @click="laid = null">
-        Remove it
+        {{ t('room-view-remove') }}
       </button>
     </p>
     <p v-if="pattern.worked?.wound_as" class="compared" data-test="wound-as">
-      Several of these are wound as a coil and cut, not bent one by one.
-      <button type="button" class="plain take-off" @click="toRings">Plan the coil under Rings</button>
+      {{ t('room-view-several-these-wound-as-coil')
+      }}<button type="button" class="plain take-off" @click="toRings">
+        {{ t('room-view-plan-coil-under-rings') }}
+      </button>
     </p>
     <p v-if="shown === 'temper'" class="compared quiet" data-test="temper-legend">
-      How much of what the metal can take is used after this step. Over 60 %, anneal or bend wider; at 100 %,
-      expect cracks. Estimates.
+      {{ t('room-view-how-much-what-metal-can') }}
     </p>
     <PatternPage v-if="shown === 'about' && kind" :kind="kind" class="drawing" />
     <div v-else-if="drawn" class="drawing stage" :class="{ stale: !pattern.sound }">
@@ -282,7 +290,7 @@ async function toRings() {
           :drawing="{ ...pattern.worked.front.drawing, dimensions: [] }"
           :pixels="settings.pixelsPerMm"
         />
-        <figcaption class="quiet">true size</figcaption>
+        <figcaption class="quiet">{{ t('room-view-true-size') }}</figcaption>
       </figure>
     </div>
     <FormingLine
@@ -296,9 +304,9 @@ async function toRings() {
       <CheckList :checks="form.checks" which="pressing" @point="pointSegment" />
       <StepList v-if="settled" v-model="at" :steps="settled.form.steps" :desk="pattern" />
       <label class="plier quiet">
-        Rolled on
-        <select :value="pliers ?? ''" data-test="plier" @change="choosePlier">
-          <option value="">best for each bend</option>
+        {{ t('room-view-rolled-on')
+        }}<select :value="pliers ?? ''" data-test="plier" @change="choosePlier">
+          <option value="">{{ t('room-view-best-for-each-bend') }}</option>
           <option v-for="name in owned" :key="name" :value="name">{{ name }}</option>
         </select>
       </label>
@@ -319,7 +327,7 @@ async function toRings() {
       <KeepDialog
         v-model="keeping"
         :desk="pattern"
-        noun="finding"
+        :noun="t('room-view-finding-2')"
         @kept="refreshKept()"
         @undone="((pattern.kept = null), refreshKept())"
       />
@@ -329,7 +337,7 @@ async function toRings() {
       <OverDialog v-model="comparing" @lay="over.lay" />
     </template>
   </DeskFrame>
-  <p v-else class="page quiet" role="status">Loading the drawing…</p>
+  <p v-else class="page quiet" role="status">{{ t('room-view-loading-drawing') }}</p>
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import PaperMenu from '../../shared/PaperMenu.vue'
 
 /** Trying the piece in the room otherwise. */
@@ -7,21 +8,21 @@ const emit = defineEmits<{ try: [how: 'fit' | 'wire' | 'mate' | 'over' | 'mirror
 </script>
 
 <template>
-  <PaperMenu says="Try it" test="try">
+  <PaperMenu :says="t('try-menu-try')" test="try">
     <button type="button" class="plain menu-line" data-test="open-fit" @click="emit('try', 'fit')">
-      Fit to a size or to your tools
+      {{ t('try-menu-fit-size-or-your-tools') }}
     </button>
     <button type="button" class="plain menu-line" data-test="open-wire" @click="emit('try', 'wire')">
-      In another wire
+      {{ t('try-menu-in-another-wire') }}
     </button>
     <button type="button" class="plain menu-line" data-test="mirror" @click="emit('try', 'mirror')">
-      {{ mirrored ? 'For the hand it was drawn for' : 'For the other hand, mirrored' }}
+      {{ mirrored ? t('try-menu-for-hand-was-drawn-for') : t('try-menu-for-other-hand-mirrored') }}
     </button>
     <button type="button" class="plain menu-line" data-test="open-mate" @click="emit('try', 'mate')">
-      With a ring or another piece
+      {{ t('try-menu-with-ring-or-another-piece') }}
     </button>
     <button type="button" class="plain menu-line" data-test="open-over" @click="emit('try', 'over')">
-      Compare with a revision or another piece
+      {{ t('try-menu-compare-with-revision-or-another') }}
     </button>
   </PaperMenu>
 </template>

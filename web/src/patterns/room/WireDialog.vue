@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { ref, watch } from 'vue'
 import { api, data, type Transferred, type Wire } from '../../api/client'
 import { usePattern } from '../pattern'
@@ -51,27 +52,27 @@ async function use() {
 <template>
   <PaperDialog
     v-model="open"
-    title="In another wire"
+    :title="t('wire-dialog-in-another-wire')"
     :width="540"
-    does="Use this wire"
+    :does="t('wire-dialog-use-this-wire')"
     test="use-wire"
     :disabled="!found"
     @submit="use"
   >
     <p class="quiet">
-      Practise in copper, then cut silver: the proportions stay, and the cut length is worked out again.
+      {{ t('wire-dialog-practise-in-copper-then-cut') }}
     </p>
     <div class="row">
       <PaperChoice
         v-model="metal"
-        label="Metal"
+        :label="t('wire-dialog-metal')"
         :choices="words?.metals ?? []"
         data-test="wire-metal"
         @update:model-value="work"
       />
       <PaperChoice
         v-model="temper"
-        label="Temper"
+        :label="t('wire-dialog-temper')"
         :choices="words?.tempers ?? []"
         @update:model-value="work"
       />
@@ -79,7 +80,7 @@ async function use() {
         v-model="size"
         name="size"
         :also="['wire.size_mm']"
-        label="Size"
+        :label="t('wire-dialog-size')"
         data-test="wire-size"
         @update:model-value="work"
       />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, useTemplateRef, watch } from 'vue'
@@ -73,15 +74,18 @@ function toggle(one: WireCandidate) {
 }
 const percent = (share: number) => `${Math.round(100 * share)} %`
 const loads = [
-  { label: 'Opens at, as made', of: (one: WireCandidate) => one.holds_shown?.[0] ?? '' },
-  { label: 'after tumbling', of: (one: WireCandidate) => one.holds_shown?.[1] ?? '' },
+  { label: t('choose-view-opens-at-as-made'), of: (one: WireCandidate) => one.holds_shown?.[0] ?? '' },
+  { label: t('choose-view-after-tumbling'), of: (one: WireCandidate) => one.holds_shown?.[1] ?? '' },
 ]
 const others: { label: string; of: (one: WireCandidate) => string }[] = [
-  { label: 'Effort (20 AWG soft copper is 1)', of: (one) => one.effort.toFixed(1) },
-  { label: 'Stretch used at the tightest bend', of: (one) => percent(one.strain_used) },
-  { label: 'Springs back', of: (one) => `${(100 * (1 - one.springback_ratio)).toFixed(1)} %` },
-  { label: 'Wire of one, as cut', of: (one) => `${across(one.blank_mm)}, ${one.mass_g.toFixed(3)} g` },
-  { label: 'costs', of: (one) => money(one.cost) || 'no price yet' },
+  { label: t('choose-view-effort-20-awg-soft-copper'), of: (one) => one.effort.toFixed(1) },
+  { label: t('choose-view-stretch-used-at-tightest-bend'), of: (one) => percent(one.strain_used) },
+  { label: t('choose-view-springs-back'), of: (one) => `${(100 * (1 - one.springback_ratio)).toFixed(1)} %` },
+  {
+    label: t('choose-view-wire-one-as-cut'),
+    of: (one) => `${across(one.blank_mm)}, ${one.mass_g.toFixed(3)} g`,
+  },
+  { label: t('choose-view-costs'), of: (one) => money(one.cost) || t('choose-view-no-price-yet') },
 ]
 
 const rows = computed(() => (found.value?.no_load ? others : [...loads, ...others]))
@@ -110,54 +114,54 @@ async function use(one: WireCandidate) {
 <template>
   <div class="choose">
     <p class="wish serif">
-      A wire for <PiecePicker v-model="piece" label="choose a piece" first />, worn
-      <select v-model="worn" class="word" aria-label="Where it is worn" data-test="worn">
-        <option :value="null">where it usually is</option>
+      {{ t('choose-view-wire-for')
+      }}<PiecePicker v-model="piece" :label="t('choose-view-choose-piece')" first />{{ t('choose-view-worn')
+      }}<select v-model="worn" class="word" :aria-label="t('choose-view-where-worn')" data-test="worn">
+        <option :value="null">{{ t('choose-view-where-usually') }}</option>
         <option v-for="one in words?.worn ?? []" :key="one.word" :value="one.word">
           {{ one.shown }}
         </option></select
-      >, that holds
-      <input
+      >{{ t('choose-view-that-holds')
+      }}<input
         v-model="bears"
         class="word short"
         inputmode="decimal"
-        aria-label="Weight it must hold, grams"
+        :aria-label="t('choose-view-weight-must-hold-grams')"
         data-test="bears"
       />,
-      <select v-model="finish" class="word" aria-label="How it is finished" data-test="finish">
+      <select v-model="finish" class="word" :aria-label="t('choose-view-how-finished')" data-test="finish">
         <option v-for="one in words?.finishes ?? []" :key="one.word" :value="one.word">
           {{ one.shown }}
         </option></select
       >,
-      <select v-model="joined" class="word" aria-label="How it is joined" data-test="joined">
+      <select v-model="joined" class="word" :aria-label="t('choose-view-how-joined')" data-test="joined">
         <option v-for="one in words?.joins ?? []" :key="one.word" :value="one.word">
           {{ one.shown }}
         </option></select
-      >, made
-      <select v-model="maker" class="word" aria-label="Who makes it" data-test="maker">
+      >{{ t('choose-view-made')
+      }}<select v-model="maker" class="word" :aria-label="t('choose-view-who-makes')" data-test="maker">
         <option v-for="one in words?.makers ?? []" :key="one.word" :value="one.word">
           {{ one.shown }}
         </option></select
-      >, for at most
-      <input
+      >{{ t('choose-view-for-at-most')
+      }}<input
         v-model="most"
         class="word short"
         inputmode="decimal"
-        aria-label="What the wire of one may cost"
-        placeholder="any"
+        :aria-label="t('choose-view-what-wire-one-may-cost')"
+        :placeholder="t('choose-view-any')"
         data-test="most"
-      />
-      {{ currency }} of wire each.
+      />{{ t('choose-view-wire-each', { currency }) }}
     </p>
-    <p v-if="!faults.length" class="quiet hint">Weights and efforts are estimates.</p>
+    <p v-if="!faults.length" class="quiet hint">{{ t('choose-view-weights-efforts-estimates') }}</p>
     <p v-for="(fault, i) in faults" :key="fault.field" class="stop hint" role="alert">
       {{ fault.sentence }}
       <span v-if="found && i === faults.length - 1" class="watch" data-test="old">
-        These results are for your previous settings.
+        {{ t('choose-view-these-results-for-your-previous') }}
       </span>
     </p>
     <p v-if="!found && !faults.length" class="quiet" role="status">
-      {{ piece ? 'Comparing wires…' : 'Choose a piece to compare wires for it.' }}
+      {{ piece ? t('choose-view-comparing-wires') : t('choose-view-choose-piece-compare-wires-for') }}
     </p>
     <div v-if="found" class="found">
       <div>
@@ -167,7 +171,7 @@ async function use(one: WireCandidate) {
               <input
                 type="checkbox"
                 :checked="set.includes(key(one))"
-                :aria-label="`Compare ${one.shown}`"
+                :aria-label="t('choose-view-compare', { wire: one.shown })"
                 data-test="compare"
                 @change="toggle(one)"
               />
@@ -176,7 +180,9 @@ async function use(one: WireCandidate) {
             <div>
               <h2>
                 <span class="metal" aria-hidden="true" />{{ one.shown }}
-                <span v-if="one.cost" class="quiet cost">{{ money(one.cost) }} each</span>
+                <span v-if="one.cost" class="quiet cost">{{
+                  t('choose-view-each', { cost: money(one.cost) })
+                }}</span>
               </h2>
               <p v-if="one.on_rack" class="there" data-test="on-rack">{{ one.on_rack }}</p>
               <p>{{ one.reasons.slice(0, opened === key(one) ? undefined : 2).join(' ') }}</p>
@@ -195,23 +201,23 @@ async function use(one: WireCandidate) {
                   data-test="reasons"
                   @click="opened = opened === key(one) ? null : key(one)"
                 >
-                  {{ opened === key(one) ? 'fewer reasons' : 'every reason' }}
+                  {{ opened === key(one) ? t('choose-view-fewer-reasons') : t('choose-view-every-reason') }}
                 </button>
                 <button type="button" class="plain act" data-test="use-candidate" @click="use(one)">
-                  use this wire
+                  {{ t('choose-view-use-this-wire') }}
                 </button>
               </p>
             </div>
           </li>
         </ol>
         <p v-if="!all && found.candidates.length > FEW">
-          <v-btn variant="text" data-test="more-wires" @click="all = true"
-            >Show {{ found.candidates.length - FEW }} more</v-btn
-          >
+          <v-btn variant="text" data-test="more-wires" @click="all = true">{{
+            t('choose-view-show-more', { few: found.candidates.length - FEW })
+          }}</v-btn>
         </p>
       </div>
       <a v-if="compared.length > 1" class="reach" href="#compared" @click.prevent="toCompared">
-        {{ compared.length }} wires side by side
+        {{ t('choose-view-wires-side-by-side', { compared: compared.length }) }}
       </a>
       <aside>
         <p v-if="found.no_load" class="quiet" data-test="no-load">{{ found.no_load }}</p>
@@ -226,7 +232,9 @@ async function use(one: WireCandidate) {
         >
           <thead>
             <tr>
-              <th><span class="visually-hidden">Figure</span></th>
+              <th>
+                <span class="visually-hidden">{{ t('choose-view-figure') }}</span>
+              </th>
               <th v-for="one in compared" :key="key(one)" class="right">
                 {{ candidates.indexOf(one) + 1 }}
                 <span class="quiet">{{ one.shown }}</span>
@@ -240,21 +248,21 @@ async function use(one: WireCandidate) {
             </tr>
           </tbody>
         </table>
-        <p v-else class="quiet">Select two to four wires to compare them.</p>
+        <p v-else class="quiet">{{ t('choose-view-select-two-four-wires-compare') }}</p>
         <section v-for="method in found.makers_differ" :key="method.question" class="method">
           <h2>{{ method.question }}</h2>
           <p>{{ method.some }}</p>
           <p>{{ method.others }}</p>
         </section>
         <details v-if="found.left_out.length">
-          <summary>{{ found.left_out.length }} metals are not suitable</summary>
+          <summary>{{ t('choose-view-metals-not-suitable', { leftout: found.left_out.length }) }}</summary>
           <ul>
             <li v-for="one in found.left_out" :key="one.metal">
               <b>{{ one.shown }}</b> <span class="quiet">{{ one.because }}</span>
             </li>
           </ul>
         </details>
-        <p class="quiet">{{ found.weighed_n }} wires compared.</p>
+        <p class="quiet">{{ t('choose-view-wires-compared', { weighedn: found.weighed_n }) }}</p>
       </aside>
     </div>
   </div>

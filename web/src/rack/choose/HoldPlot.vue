@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { computed } from 'vue'
 import type { WireCandidate } from '../../api/client'
 import { usePlotLook } from '../../drawing/plot'
@@ -8,11 +9,19 @@ import PlotPlace from '../../drawing/PlotPlace.vue'
 const props = defineProps<{ candidates: WireCandidate[]; set: string[]; bears: number }>()
 const look = usePlotLook()
 
-const described = computed(
-  () =>
-    `Hold against effort. ${props.candidates
-      .map((one, i) => `${i + 1}, ${one.shown}: ${one.holds_shown?.[0]}, effort ${one.effort.toFixed(1)}`)
-      .join('; ')}.`,
+const described = computed(() =>
+  t('hold-plot-hold-against-effort', {
+    effort: props.candidates
+      .map((one, i) =>
+        t('hold-plot-effort', {
+          i: i + 1,
+          one: one.shown,
+          holdsshown: one.holds_shown?.[0],
+          effort: one.effort.toFixed(1),
+        }),
+      )
+      .join('; '),
+  }),
 )
 
 const option = computed(() => {
@@ -25,10 +34,14 @@ const option = computed(() => {
     tooltip: {
       ...tooltip,
       formatter: (at: { name: string; value: number[] }) =>
-        `${at.name}: holds ${at.value[1]!.toFixed(1)} N, effort ${at.value[0]!.toFixed(1)}`,
+        t('hold-plot-holds-n-effort', {
+          name: at.name,
+          at: at.value[1]!.toFixed(1),
+          at2: at.value[0]!.toFixed(1),
+        }),
     },
-    xAxis: { ...axis, name: 'effort of a bend', nameGap: 26 },
-    yAxis: { ...axis, name: 'opens at, N (1 N is a pull of 102 g)', nameGap: 32 },
+    xAxis: { ...axis, name: t('hold-plot-effort-bend'), nameGap: 26 },
+    yAxis: { ...axis, name: t('hold-plot-opens-at-n-1-n'), nameGap: 32 },
     series: [
       ...props.candidates.map((one) => ({
         type: 'line',
@@ -60,7 +73,12 @@ const option = computed(() => {
                 silent: true,
                 symbol: 'none',
                 lineStyle: { color: colours.primary, type: 'dashed' },
-                label: { formatter: 'asked', position: 'insideEndTop', ...text, color: colours.primary },
+                label: {
+                  formatter: t('hold-plot-asked'),
+                  position: 'insideEndTop',
+                  ...text,
+                  color: colours.primary,
+                },
                 data: [{ yAxis: props.bears }],
               }
             : undefined,

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { t } from '../../text'
+import HelpLink from '../../shared/HelpLink.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced, useSessionStorage } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
@@ -95,126 +97,136 @@ watch([typedFaults, error], () => {
 
 <template>
   <div class="cost">
-    <section class="form" aria-label="What goes into it">
-      <p class="wish serif">What does <PiecePicker v-model="piece" label="choose a piece" first /> cost?</p>
+    <section class="form" :aria-label="t('cost-view-what-goes-into')">
+      <p class="wish serif">
+        {{ t('cost-view-what-does')
+        }}<PiecePicker v-model="piece" :label="t('cost-view-choose-piece')" first />{{ t('cost-view-cost') }}
+      </p>
       <p v-if="notes.wire" class="quiet from">{{ notes.wire }}. {{ notes.price }}</p>
       <p v-if="piece" class="wish serif said" data-test="cost-sentence">
         <PaperWord
           v-model="texts.pieces_n"
           name="pieces_n"
-          label="How many are made"
+          :label="t('cost-view-how-many-made')"
           figures
           data-test="cost-pieces_n"
-        />
-        are made, each cut from
-        <PaperWord
+        />{{ t('cost-view-made-each-cut-from')
+        }}<PaperWord
           v-model="texts.wire_mm"
           name="wire_mm"
-          label="Wire of one, as cut"
+          :label="t('cost-view-wire-one-as-cut')"
           data-test="cost-wire_mm"
-        />
-        of wire at
-        <PaperWord
+        />{{ t('cost-view-wire-at')
+        }}<PaperWord
           v-model="texts.wire_price"
           name="wire_price"
-          label="What the wire costs"
-          placeholder="how much"
+          :label="t('cost-view-what-wire-costs')"
+          :placeholder="t('cost-view-how-much')"
           figures
           data-test="cost-wire_price"
-        />
-        {{ currency }} a {{ byFoot ? 'foot' : 'metre' }};
-        <PaperWord
+        />{{ t('cost-view-a', { currency, metre: byFoot ? t('cost-view-foot') : t('cost-view-metre') })
+        }}<PaperWord
           v-model="texts.loss_share"
           name="loss_share"
-          label="Other losses: scrap, trials, percent"
+          :label="t('cost-view-other-losses-scrap-trials-percent')"
           figures
           data-test="cost-loss_share"
-        />
-        % more goes to scrap and trials; blades, abrasives and fuel cost
-        <PaperWord
+        />{{ t('cost-view-more-goes-scrap-trials-blades')
+        }}<PaperWord
           v-model="texts.consumables"
           name="consumables"
-          label="Blades, abrasives, fuel for one"
+          :label="t('cost-view-blades-abrasives-fuel-for-one')"
           figures
           data-test="cost-consumables"
-        />
-        each. My time for one:
-        <PaperWord
+        />{{ t('cost-view-each-my-time-for-one')
+        }}<PaperWord
           v-model="texts.minutes"
           name="minutes"
-          label="Your time for one, minutes"
-          placeholder="how many"
+          :label="t('cost-view-your-time-for-one-minutes')"
+          :placeholder="t('cost-view-how-many')"
           figures
           data-test="cost-minutes"
-        />
-        minutes, set-up
-        <PaperWord
+        />{{ t('cost-view-minutes-set-up')
+        }}<PaperWord
           v-model="texts.setting_up_minutes"
           name="setting_up_minutes"
-          label="Setting up, once, minutes"
-          placeholder="how many"
+          :label="t('cost-view-setting-up-once-minutes')"
+          :placeholder="t('cost-view-how-many')"
           figures
           data-test="cost-setting_up_minutes"
-        />
-        once, and an hour costs
-        <PaperWord
+        />{{ t('cost-view-once-hour-costs')
+        }}<PaperWord
           v-model="texts.hour_rate"
           name="hour_rate"
-          label="Your hour"
-          placeholder="how much"
+          :label="t('cost-view-your-hour')"
+          :placeholder="t('cost-view-how-much')"
           figures
           data-test="cost-hour_rate"
-        />. {{ inPairs ? 'A pair' : 'One' }} costs to buy
-        <PaperWord
+        />{{ t('cost-view-costs-buy', { one: inPairs ? t('cost-view-buy-pair') : t('cost-view-buy-one') })
+        }}<PaperWord
           v-model="texts.bought"
           name="bought"
-          :label="inPairs ? 'A pair bought' : 'One bought'"
-          placeholder="how much"
+          :label="inPairs ? t('cost-view-pair-bought') : t('cost-view-one-bought')"
+          :placeholder="t('cost-view-how-much')"
           figures
           data-test="cost-bought"
         />.
       </p>
       <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
-      <v-btn class="ml-n4 no-print" @click="pricing = true">Prices, currency and hour rate</v-btn>
+      <v-btn class="ml-n4 no-print" @click="pricing = true">{{
+        t('cost-view-prices-currency-hour-rate')
+      }}</v-btn>
       <PricesDialog v-model="pricing" @kept="start" />
     </section>
-    <section v-if="cost" class="answer" aria-label="Result" aria-live="polite" data-test="cost">
+    <section
+      v-if="cost"
+      class="answer"
+      :aria-label="t('cost-view-result')"
+      aria-live="polite"
+      data-test="cost"
+    >
       <p class="watch old" :class="{ now: old }" :aria-hidden="!old" :data-test="old ? 'old' : undefined">
-        This is for your previous entries.
+        {{ t('cost-view-this-for-your-previous-entries') }}
       </p>
       <p class="large">
-        <span class="num" data-test="cost-each">{{ money(cost.each) }}</span> <span class="quiet">one</span>
+        <span class="num" data-test="cost-each">{{ money(cost.each) }}</span>{{ ' '
+        }}<span class="quiet">{{ t('cost-view-one') }}</span>
       </p>
       <p class="large second">
-        <span class="num">{{ money(cost.pair) }}</span> <span class="quiet">a pair</span>
+        <span class="num">{{ money(cost.pair) }}</span> <span class="quiet">{{ t('cost-view-pair') }}</span>
       </p>
       <table class="ledger">
         <tbody>
           <tr>
-            <td>Wire, losses included</td>
+            <td>{{ t('cost-view-wire-losses-included') }}</td>
             <td class="right num">{{ money(cost.wire) }}</td>
           </tr>
           <tr>
-            <td>Consumables</td>
+            <td>{{ t('cost-view-consumables') }}</td>
             <td class="right num">{{ money(cost.consumables) }}</td>
           </tr>
           <tr>
-            <td>Your time, with set-up shared</td>
+            <td>{{ t('cost-view-your-time-with-set-up') }}</td>
             <td class="right num">{{ money(cost.hand) }}</td>
           </tr>
           <tr>
-            <td>All {{ request?.pieces_n }}</td>
+            <td>{{ t('cost-view-all', { piecesn: request?.pieces_n }) }}</td>
             <td class="right num">{{ money(cost.all) }}</td>
           </tr>
         </tbody>
       </table>
       <p class="serif verdict" data-test="verdict">{{ cost.sentence }}</p>
-      <p class="quiet working">One: {{ cost.working }}</p>
+      <p class="quiet working">{{ t('cost-view-one-2', { working: cost.working }) }}</p>
     </section>
-    <p v-else-if="!piece" class="empty">Save a plan or a finding first, or choose a usual one.</p>
+    <p v-else-if="!piece" class="empty">
+      {{ t('cost-view-save-plan-or-finding-first') }} <HelpLink about="wire" />
+    </p>
     <p v-else-if="!faults.length" class="empty serif teach" data-test="no-price">
-      Enter what {{ byFoot ? 'a foot' : 'a metre' }} of this wire costs to see the cost of one. Wire added
-      with its price fills this in.
+      {{
+        t('cost-view-enter-what-this-wire-costs', {
+          metre: byFoot ? t('cost-view-a-foot') : t('cost-view-a-metre'),
+        })
+      }}
     </p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { useElementSize } from '@vueuse/core'
 import { computed, useTemplateRef } from 'vue'
 import type { StockCut } from '../../api/client'
@@ -57,7 +58,9 @@ const lost = computed(() => Math.max(props.piece.scrap_mm > 0 ? 2 : 0, props.pie
       >
         {{ group.label }}
       </text>
-      <text v-if="stays > 90" class="quiet-text" :x="rest + stays / 2" y="16.5">left</text>
+      <text v-if="stays > 90" class="quiet-text" :x="rest + stays / 2" y="16.5">
+        {{ t('cut-strip-left') }}
+      </text>
     </svg>
   </div>
 </template>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { t } from '../../text'
+import HelpLink from '../../shared/HelpLink.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { ref } from 'vue'
 import { api, data, faultsOf, type Fault, type PickedRow } from '../../api/client'
@@ -56,7 +58,7 @@ async function change(row: PickedRow) {
     const body = { entry: row.record.entry, pieces_n }
     const { undo } = await data(api.PUT('/api/picks/{id}', { params, body }))
     await refresh()
-    notice.did(`Added to the cutting plan: ${pieces_n} of “${row.what}”.`, undo, refresh)
+    notice.did(t('cut-view-added-cutting-plan', { piecesn: pieces_n, what: row.what }), undo, refresh)
   })
   if (typing.value[row.id] === typed) delete typing.value[row.id]
 }
@@ -68,14 +70,14 @@ const drop = (row: PickedRow) =>
       api.POST('/api/picks/{id}/archive', { params: { path: { id: row.id } }, body }),
     )
     await refresh()
-    notice.did(`Removed from the cutting plan: “${row.what}”.`, undo, refresh)
+    notice.did(t('cut-view-removed-from-cutting-plan', { what: row.what }), undo, refresh)
   })
 </script>
 
 <template>
   <div class="cut">
-    <section class="picks no-print" aria-label="To be cut">
-      <h2>To be cut</h2>
+    <section class="picks no-print" :aria-label="t('cut-view-be-cut')">
+      <h2>{{ t('cut-view-be-cut') }}</h2>
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
       <ul v-else data-test="picks">
         <li v-for="row in picks ?? []" :key="row.id">
@@ -85,7 +87,7 @@ const drop = (row: PickedRow) =>
             min="1"
             max="100000"
             :value="typing[row.id] ?? row.record.pieces_n"
-            :aria-label="`How many: ${row.what}`"
+            :aria-label="t('cut-view-how-many', { what: row.what })"
             data-test="pick-count"
             @input="type(row, $event)"
             @change="change(row)"
@@ -95,24 +97,25 @@ const drop = (row: PickedRow) =>
             <p class="quiet">{{ row.blanks }}</p>
           </div>
           <v-btn size="small" :aria-label="`Remove: ${row.what}`" data-test="drop-pick" @click="drop(row)">
-            Remove
+            {{ t('cut-view-remove') }}
           </v-btn>
         </li>
       </ul>
       <form class="add" @submit.prevent="pick">
-        <PiecePicker v-model="piece" label="Add a saved piece…" kept-only />
-        <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="pick-it">Add</v-btn>
+        <PiecePicker v-model="piece" :label="t('cut-view-add-saved-piece')" kept-only />
+        <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="pick-it">{{
+          t('cut-view-add')
+        }}</v-btn>
       </form>
       <p v-for="fault in faults" :key="fault.sentence" class="stop" role="alert" data-test="pick-fault">
         {{ fault.sentence }}
       </p>
     </section>
-    <section aria-label="Cutting plan">
+    <section :aria-label="t('cut-view-cutting-plan')">
       <p v-if="wantedError" class="stop" role="alert">{{ wantedError.message }}</p>
-      <p v-else-if="!wanted" class="quiet" role="status">Loading stock…</p>
+      <p v-else-if="!wanted" class="quiet" role="status">{{ t('cut-view-loading-stock') }}</p>
       <p v-else-if="!wanted.length" class="empty" data-test="nothing-picked">
-        Nothing to cut yet. Add saved plans or findings and how many, and this shows what to cut from which
-        spool or offcut.
+        {{ t('cut-view-nothing-cut-yet-add-saved') }} <HelpLink about="wire" />
       </p>
       <WirePlan v-for="of in wanted ?? []" :key="of.shown" :of="of" />
     </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { api, data, type CutPlan, type CutRequest, type StockCut, type Wanted } from '../../api/client'
 import { exportFile } from '../../shared/download'
@@ -137,7 +138,7 @@ async function takeFile(file: string) {
   <article class="wire-plan" data-test="wire-plan">
     <header>
       <h2>{{ of.shown }}</h2>
-      <span class="quiet">{{ metres(of.wanted_mm) }} needed</span>
+      <span class="quiet">{{ t('wire-plan-needed', { wantedmm: metres(of.wanted_mm) }) }}</span>
       <span class="acts no-print">
         <button
           type="button"
@@ -146,13 +147,13 @@ async function takeFile(file: string) {
           data-test="losses"
           @click="setting = !setting"
         >
-          trims and offcuts
+          {{ t('wire-plan-trims-offcuts') }}
         </button>
         <button type="button" class="plain act" data-test="plan-pdf" @click="takeFile('cut-plan.pdf')">
-          PDF
+          {{ t('wire-plan-pdf') }}
         </button>
         <button type="button" class="plain act" data-test="plan-csv" @click="takeFile('cut-plan.csv')">
-          CSV
+          {{ t('wire-plan-csv') }}
         </button>
       </span>
     </header>
@@ -161,7 +162,7 @@ async function takeFile(file: string) {
       <PaperField
         v-model="losses.trim_mm"
         name="trim_mm"
-        label="Lost at each flush trim"
+        :label="t('wire-plan-lost-at-each-flush-trim')"
         figures
         data-test="trim"
         @change="solve"
@@ -169,30 +170,36 @@ async function takeFile(file: string) {
       <PaperField
         v-model="losses.kerf_mm"
         name="kerf_mm"
-        label="Lost at each cut"
-        hint="0 for nippers, the blade's kerf for a saw"
+        :label="t('wire-plan-lost-at-each-cut')"
+        :hint="t('wire-plan-0-for-nippers-blades-kerf')"
         figures
         @change="solve"
       />
       <PaperField
         v-model="losses.shortest_useful_mm"
         name="shortest_useful_mm"
-        label="Shortest offcut worth keeping"
+        :label="t('wire-plan-shortest-offcut-worth-keeping')"
         figures
         @change="solve"
       />
     </div>
     <p v-if="job !== null" class="quiet working" role="status" data-test="working">
       <progress :value="progress?.tried_n ?? 0" :max="progress?.of_n ?? 1" />
-      {{ progress ? `Best so far: ${metres(progress.scrap_mm)} of scrap.` : 'Planning the cuts…' }}
-      <v-btn size="small" @click="stop">Stop and use the best so far</v-btn>
+      {{
+        progress
+          ? t('wire-plan-best-so-far-scrap', { scrapmm: metres(progress.scrap_mm) })
+          : t('wire-plan-planning-cuts')
+      }}
+      <v-btn size="small" @click="stop">{{ t('wire-plan-stop-use-best-so-far') }}</v-btn>
     </p>
     <p v-for="fault in elsewhere" :key="fault.field + fault.sentence" class="stop" role="alert">
       {{ fault.sentence }}
     </p>
     <template v-if="plan">
       <p v-for="short in plan.short" :key="short.demand" class="stop" data-test="short">
-        <b>{{ short.n }} of “{{ short.demand }}” short:</b> {{ metres(short.length_mm) }} of wire.
+        <b>{{ t('wire-plan-short', { short: short.n, demand: short.demand }) }}</b>{{
+          t('wire-plan-wire', { lengthmm: metres(short.length_mm) })
+        }}
       </p>
       <ul class="strips">
         <li v-for="piece in plan.stock" :key="piece.stock" data-test="strip">
@@ -201,7 +208,7 @@ async function takeFile(file: string) {
               v-model="cut"
               type="checkbox"
               :value="piece.stock"
-              :aria-label="`${name(piece)}: cut`"
+              :aria-label="t('wire-plan-cut', { piece: name(piece) })"
               data-test="tick"
             />
           </label>
@@ -219,18 +226,23 @@ async function takeFile(file: string) {
       </ul>
       <p class="sum">
         {{ plan.sentence }}
-        <span class="quiet">Any plan uses at least {{ metres(plan.lower_bound_mm) }}.</span>
+        <span class="quiet">{{
+          t('wire-plan-any-plan-uses-at-least', { lowerboundmm: metres(plan.lower_bound_mm) })
+        }}</span>
         <span class="watch caution">{{ plan.caution }}</span>
       </p>
       <div class="no-print">
         <v-btn variant="flat" color="primary" :disabled="!cut.length" data-test="book-cuts" @click="book">
-          Book the selected cuts
+          {{ t('wire-plan-book-selected-cuts') }}
         </v-btn>
-        <v-btn data-test="tick-all" @click="cut = plan.stock.map((piece) => piece.stock)">Select all</v-btn>
-        <span v-if="cut.length && of.picks.length" class="quiet">What you book comes off this list.</span>
+        <v-btn data-test="tick-all" @click="cut = plan.stock.map((piece) => piece.stock)">{{
+          t('wire-plan-select-all')
+        }}</v-btn>
+        <span v-if="cut.length && of.picks.length" class="quiet">{{
+          t('wire-plan-what-you-book-comes-off')
+        }}</span>
         <p v-if="of.at_the_bench.length" class="quiet bench" data-test="at-the-bench">
-          For batches and orders: {{ of.at_the_bench.join(', ') }}. Count and book these at the bench, not
-          here.
+          {{ t('wire-plan-for-batches-orders-count-book', { atthebench: of.at_the_bench.join(', ') }) }}
         </p>
       </div>
     </template>

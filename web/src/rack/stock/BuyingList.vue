@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import SaveButton from '../../shared/SaveButton.vue'
 import { computed } from 'vue'
 import type { Need, Wire } from '../../api/client'
@@ -13,8 +14,8 @@ const missing = computed(() => (props.needs ?? []).filter((need) => need.missing
 
 <template>
   <section data-test="buying-list">
-    <h2>To buy</h2>
-    <p v-if="!missing.length" class="quiet">Nothing is short.</p>
+    <h2>{{ t('buying-list-buy') }}</h2>
+    <p v-if="!missing.length" class="quiet">{{ t('buying-list-nothing-short') }}</p>
     <ul v-else>
       <li v-for="need in missing" :key="need.shown">
         <p class="wire">
@@ -24,16 +25,16 @@ const missing = computed(() => (props.needs ?? []).filter((need) => need.missing
         </p>
         <p class="quiet">
           {{ need.sentence }} {{ need.cost ? `${money(need.cost)}.` : '' }}
-          {{ need.source ? `From: ${need.source}.` : '' }}
+          {{ need.source ? t('buying-list-from', { source: need.source }) : '' }}
         </p>
         <button v-if="!need.packs_n" type="button" class="plain say" @click="emit('keep', need.wire)">
-          enter how it is sold
+          {{ t('buying-list-enter-how-sold') }}
         </button>
       </li>
     </ul>
-    <SaveButton v-if="missing.length" class="ml-n4 no-print" path="/api/buying-list.csv"
-      >List as CSV</SaveButton
-    >
+    <SaveButton v-if="missing.length" class="ml-n4 no-print" path="/api/buying-list.csv">{{
+      t('buying-list-list-as-csv')
+    }}</SaveButton>
   </section>
 </template>
 

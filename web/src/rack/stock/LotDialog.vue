@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { useDebounceFn, useSessionStorage } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, data, faultsOf, standing, type Lot, type Stocked, type Wire } from '../../api/client'
@@ -134,7 +135,7 @@ async function typed(): Promise<{ lot: Lot; length_mm?: number }> {
   const { metal, temper, section, surface, kind } = picked.value
   const asked = { size: ['length', 'needed'], tare_g: 'mass', price: 'money', skin_share: 'percent' } as const
   const shown = { ...texts.value, skin_share: skinned.value ? texts.value.skin_share : '' }
-  const missing = metal ? [] : [{ field: 'metal', sentence: 'Choose the metal.' }]
+  const missing = metal ? [] : [{ field: 'metal', sentence: t('lot-dialog-choose-metal') }]
   const found = await readFields(shown, asked).catch((thrown) => {
     throw refused([...missing, ...faultsOf(thrown)])
   })
@@ -177,7 +178,7 @@ const keep = () =>
     const { lot, length_mm } = await typed()
     if (entry.value === 'new') {
       const { undo } = await data(api.POST('/api/lots', { body: { lot, length_mm } }))
-      notice.did(`“${lot.name}” added to stock.`, undo, refresh)
+      notice.did(t('lot-dialog-added-stock', { name: lot.name }), undo, refresh)
     } else {
       const { id, revision, record } = entry.value
       const body = { ...lot, bought_mm: record.bought_mm }
@@ -186,7 +187,7 @@ const keep = () =>
         current.value = standing(thrown) as typeof current.value
         throw thrown
       })
-      notice.did(`Changed “${lot.name}”.`, undo, refresh)
+      notice.did(t('lot-dialog-changed', { name: lot.name }), undo, refresh)
     }
     entry.value = null
     await refresh()
@@ -200,11 +201,11 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
 <template>
   <PaperDialog
     v-model="open"
-    :title="isNew ? 'Add wire' : 'Edit lot'"
-    :name="isNew ? 'Add wire' : 'Change the lot'"
+    :title="isNew ? t('lot-dialog-add-wire') : t('lot-dialog-edit-lot')"
+    :name="isNew ? t('lot-dialog-add-wire') : t('lot-dialog-change-lot')"
     :width="680"
     :unkept="restored"
-    :does="isNew ? 'Add to stock' : 'Save'"
+    :does="isNew ? t('lot-dialog-add-stock') : 'Save'"
     test="keep-lot"
     @submit="keep"
   >
@@ -212,9 +213,9 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
       <PaperField
         v-model="listing"
         name="listing"
-        label="Paste the shop’s listing"
-        placeholder=".925 HH sq 20ga 5ft 14.80"
-        hint="Metal, size, temper, amount and price in any order. It fills in what it finds."
+        :label="t('lot-dialog-paste-shops-listing')"
+        :placeholder="t('lot-dialog-925-hh-sq-20ga-5ft')"
+        :hint="t('lot-dialog-metal-size-temper-amount-price')"
         autofocus
         maxlength="300"
         data-test="listing"
@@ -224,10 +225,12 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
         <li v-if="prices">{{ prices }}</li>
         <li v-for="line in said.doubtful" :key="line" class="watch">{{ line }}</li>
         <li v-for="line in said.missing" :key="line" class="quiet">{{ line }}</li>
-        <li v-if="said.unclear.length" class="quiet">Not understood: {{ said.unclear.join(', ') }}.</li>
+        <li v-if="said.unclear.length" class="quiet">
+          {{ t('lot-dialog-not-understood', { unclear: said.unclear.join(', ') }) }}
+        </li>
       </ul>
       <p v-if="said" class="quiet priced">
-        Priced for <PiecePicker v-model="piece" label="a piece…" />
+        {{ t('lot-dialog-priced-for') }}<PiecePicker v-model="piece" :label="t('lot-dialog-piece')" />
         <span data-test="per-piece">{{ perPiece }}</span>
       </p>
     </template>
@@ -235,31 +238,30 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
       <PaperPick
         v-model="picked.kind"
         name="kind"
-        label="It is a"
+        :label="t('lot-dialog-it-is-a')"
         :choices="words?.stock_kinds ?? []"
         class="begins"
         data-test="lot-kind"
-      />
-      of
-      <PaperPick
+      />{{ t('lot-dialog-of')
+      }}<PaperPick
         v-model="picked.temper"
         name="temper"
-        label="Temper"
+        :label="t('lot-dialog-temper')"
         :choices="words?.tempers ?? []"
         data-test="lot-temper"
       />
       <PaperPick
         v-model="picked.metal"
         name="metal"
-        label="Metal"
-        placeholder="which metal"
+        :label="t('lot-dialog-metal')"
+        :placeholder="t('lot-dialog-which-metal')"
         :choices="words?.metals ?? []"
         data-test="lot-metal"
       />,
       <PaperPick
         v-model="picked.section"
         name="section"
-        label="Section"
+        :label="t('lot-dialog-section')"
         :choices="words?.sections ?? []"
         data-test="lot-section"
       />
@@ -267,79 +269,75 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
         v-model="texts.size"
         name="size"
         :also="['wire.size_mm', 'lot.wire.size_mm']"
-        label="Size"
-        placeholder="18 awg, 1 mm"
+        :label="t('lot-dialog-size')"
+        :placeholder="t('lot-dialog-18-awg-1-mm')"
         data-test="lot-size"
       />,
       <PaperPick
         v-model="picked.surface"
         name="surface"
-        label="Surface"
+        :label="t('lot-dialog-surface')"
         :choices="words?.surfaces ?? []"
         data-test="lot-surface"
       /><template v-if="skinned">
-        with an outer layer of
-        <PaperWord
+        {{ t('lot-dialog-with-outer-layer')
+        }}<PaperWord
           v-model="texts.skin_share"
           name="skin_share"
           :also="['lot.skin_share']"
-          label="Outer layer, % of weight"
+          :label="t('lot-dialog-outer-layer-weight')"
           placeholder="5"
           figures
-        />
-        % of its weight</template
+        />{{ t('lot-dialog-its-weight') }}</template
       ><template v-if="isNew"
         >:
         <PaperWord
           v-model="texts.amount"
           name="amount"
           :also="['length_mm']"
-          label="Length or weight"
-          placeholder="5 m, 16 ft, 250 g"
+          :label="t('lot-dialog-length-or-weight')"
+          :placeholder="t('lot-dialog-5-m-16-ft-250')"
           data-test="lot-amount"
-        />
-        of it,</template
-      ><template v-else>, bought</template>
-      for
-      <PaperWord
+        />{{ t('lot-dialog-of-it') }}</template
+      ><template v-else>{{ t('lot-dialog-bought') }}</template
+      >{{ t('lot-dialog-for')
+      }}<PaperWord
         v-model="texts.price"
         name="price"
         :also="['lot.price']"
-        label="Price"
-        placeholder="not said"
+        :label="t('lot-dialog-price')"
+        :placeholder="t('lot-dialog-not-said')"
         figures
         data-test="lot-price"
-      />
-      {{ currency }}, bought on
-      <PaperWord
+      />{{ t('lot-dialog-bought-on', { currency })
+      }}<PaperWord
         v-model="texts.bought_on"
         name="bought_on"
         :also="['lot.bought_on']"
-        label="Bought on"
+        :label="t('lot-dialog-bought-on-2')"
         day
         data-test="lot-bought-on"
-      />; the empty spool weighs
-      <PaperWord
+      />{{ t('lot-dialog-empty-spool-weighs')
+      }}<PaperWord
         v-model="texts.tare_g"
         name="tare_g"
         :also="['lot.tare_g']"
-        label="Empty spool, g"
-        placeholder="not weighed"
+        :label="t('lot-dialog-empty-spool-g')"
+        :placeholder="t('lot-dialog-not-weighed')"
         figures
         data-test="lot-tare"
-      />
-      g. Its tag says
-      <PaperWord
+      />{{ t('lot-dialog-g-its-tag-says')
+      }}<PaperWord
         v-model="texts.name"
         name="name"
         :also="['lot.name']"
-        label="Name on its tag"
-        placeholder="Blue spool"
+        :label="t('lot-dialog-name-on-its-tag')"
+        :placeholder="t('lot-dialog-blue-spool')"
         :most="60"
         data-test="lot-name"
       />.
     </p>
-    <PaperField v-model="texts.note" name="note" label="Note" maxlength="500" />
+    <PaperField v-model="texts.note" name="note" :label="t('lot-dialog-note')" maxlength="500" />
     <BothVersions
       v-if="current"
       :yours="told(texts)"

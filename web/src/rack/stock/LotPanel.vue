@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { useQuery } from '@tanstack/vue-query'
 import { useDebounceFn } from '@vueuse/core'
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
@@ -53,7 +54,12 @@ function start(what: Doing | null) {
   doing.value = what
   faults.value = []
   weighed.value = null
-  texts.value = { amount: '', note: '', weight: '', name: lot.value ? `${lot.value.name}, offcut` : '' }
+  texts.value = {
+    amount: '',
+    note: '',
+    weight: '',
+    name: lot.value ? t('lot-panel-offcut', { name: lot.value.name }) : '',
+  }
 }
 
 const kinds = computed(() => words.value?.movement_kinds ?? [])
@@ -127,8 +133,8 @@ const bookWeight = () =>
     const body = { ...(await onTheScale()), book: true, sure: !!weighed.value.doubt }
     const { undo } = await data(api.POST('/api/lots/{id}/weigh', { params: path.value, body }))
     start(null)
-    if (undo) done('Stock corrected to the scale.', undo)
-    else notice.say('Stock already agrees with the scale.')
+    if (undo) done(t('lot-panel-stock-corrected-scale'), undo)
+    else notice.say(t('lot-panel-stock-already-agrees-with-scale'))
   })
 
 const setAside = () =>
@@ -138,14 +144,14 @@ const setAside = () =>
     const body = { name: texts.value.name ?? '', length_mm: amount }
     const { undo } = await data(api.POST('/api/lots/{id}/set-aside', { params: path.value, body }))
     start(null)
-    done(`“${body.name}” added as an offcut.`, undo)
+    done(t('lot-panel-added-as-offcut', { name: body.name }), undo)
   })
 
 const reverse = (line: LedgerLine) =>
   attempt(async () => {
     const params = { path: { id: line.id } }
     const { undo } = await data(api.POST('/api/ledger/{id}/reverse', { params }))
-    done('Reversed. Both lines stay in the history.', undo)
+    done(t('lot-panel-reversed-both-lines-stay-in'), undo)
   })
 
 const putAway = () =>
@@ -154,7 +160,10 @@ const putAway = () =>
     const body = { revision, archived: !archived }
     const { undo } = await data(api.POST('/api/lots/{id}/archive', { params: { path: { id } }, body }))
     opened.value = null
-    done(`“${name}” was ${archived ? 'restored' : 'archived'}.`, undo)
+    done(
+      t('lot-panel-was', { name, archived: archived ? t('lot-panel-restored') : t('lot-panel-archived') }),
+      undo,
+    )
   })
 
 function edit() {
@@ -177,51 +186,61 @@ function edit() {
           </p>
         </div>
         <p class="left">
-          <span class="num" data-test="left">{{ metres(lot.standing.left_mm) }}</span> left ·
-          {{ grams(lot.standing.left_g) }}
-          <template v-if="lot.standing.value && lot.price_of">
+          <span class="num" data-test="left">{{ metres(lot.standing.left_mm) }}</span>{{
+            t('lot-panel-left', { leftg: grams(lot.standing.left_g) })
+          }}<template v-if="lot.standing.value && lot.price_of">
             · {{ money(lot.standing.value) }}
-            <span class="quiet"> at {{ money(lot.price_of.amount) }} a {{ lot.price_of.of }} </span>
+            <span class="quiet">
+              {{ t('lot-panel-at', { amount: money(lot.price_of.amount), priceof: lot.price_of.of }) }}
+            </span>
           </template>
         </p>
         <div class="acts">
-          <v-btn data-test="do-book" @click="start('book')">Record a change</v-btn>
-          <v-btn data-test="do-weigh" @click="start('weigh')">Weigh it</v-btn>
-          <v-btn data-test="do-aside" @click="start('aside')">Set an offcut aside</v-btn>
-          <v-btn data-test="change-lot" @click="edit">Change</v-btn>
+          <v-btn data-test="do-book" @click="start('book')">{{ t('lot-panel-record-change') }}</v-btn>
+          <v-btn data-test="do-weigh" @click="start('weigh')">{{ t('lot-panel-weigh') }}</v-btn>
+          <v-btn data-test="do-aside" @click="start('aside')">{{ t('lot-panel-set-offcut-aside') }}</v-btn>
+          <v-btn data-test="change-lot" @click="edit">{{ t('lot-panel-change') }}</v-btn>
           <v-btn data-test="put-away" @click="putAway">
-            {{ lot.archived ? 'Restore' : 'Archive' }}
+            {{ lot.archived ? t('lot-panel-restore') : t('lot-panel-archive') }}
           </v-btn>
         </div>
         <form v-if="doing === 'book'" class="doing" novalidate @submit.prevent="book">
           <div class="fields">
-            <PaperChoice v-model="kind" label="It was" :choices="kinds" data-test="movement-kind" />
+            <PaperChoice
+              v-model="kind"
+              :label="t('lot-panel-was-2')"
+              :choices="kinds"
+              data-test="movement-kind"
+            />
             <PaperField
               v-model="texts.amount"
               name="typed"
               :also="['length_mm']"
-              label="How much: length or weight"
-              :placeholder="kind === 'corrected' ? '-120 mm, +2 g' : '120 mm, 5 ft, 2 g'"
+              :label="t('lot-panel-how-much-length-or-weight')"
+              :placeholder="kind === 'corrected' ? '-120 mm, +2 g' : t('lot-panel-120-mm-5-ft-2')"
               autofocus
               data-test="movement-amount"
             />
-            <PaperField v-model="texts.note" name="note" label="What for" maxlength="200" />
+            <PaperField v-model="texts.note" name="note" :label="t('lot-panel-what-for')" maxlength="200" />
           </div>
-          <v-btn type="submit" variant="flat" color="primary" data-test="book-movement">Record</v-btn>
-          <v-btn @click="start(null)">Cancel</v-btn>
+          <v-btn type="submit" variant="flat" color="primary" data-test="book-movement">{{
+            t('lot-panel-record')
+          }}</v-btn>
+          <v-btn @click="start(null)">{{ t('lot-panel-cancel') }}</v-btn>
         </form>
         <form v-else-if="doing === 'weigh'" class="doing" novalidate @submit.prevent="bookWeight">
           <p class="quiet">
-            Put it on the scale with its spool{{
-              lot.record.tare_g ? ` (empty: ${grams(lot.record.tare_g)})` : ''
-            }}, or type the weight.
-            <template v-if="simulated">This is the simulated scale that comes with the program.</template>
+            {{
+              t('lot-panel-put-on-scale-with-its', {
+                tareg: lot.record.tare_g ? ` (empty: ${grams(lot.record.tare_g)})` : '',
+              })
+            }}<template v-if="simulated">{{ t('lot-panel-this-simulated-scale-that-comes') }}</template>
           </p>
           <div class="fields">
             <PaperField
               v-model="texts.weight"
               name="typed"
-              label="Weight with the spool"
+              :label="t('lot-panel-weight-with-spool')"
               placeholder="182.31 g"
               autofocus
               data-test="weight"
@@ -232,14 +251,14 @@ function edit() {
               v-if="wantsTare"
               v-model="texts.tare"
               name="tare_g"
-              label="The empty spool, g"
-              hint="0 if the wire is weighed without it. Saved with the lot."
+              :label="t('lot-panel-empty-spool-g')"
+              :hint="t('lot-panel-0-if-wire-weighed-without')"
               figures
               data-test="weigh-tare"
               @update:model-value="typedOn"
             />
             <v-btn data-test="read-scale" @click="readScale(simulated)">
-              {{ simulated ? 'Put it on and read' : 'Read the scale' }}
+              {{ simulated ? t('lot-panel-put-on-read') : t('lot-panel-read-scale') }}
             </v-btn>
           </div>
           <p v-if="weighed" data-test="weighed">{{ weighed.sentence }}</p>
@@ -251,9 +270,9 @@ function edit() {
             :disabled="!texts.weight"
             data-test="book-weight"
           >
-            {{ weighed?.doubt ? 'It is right: correct the stock' : 'Correct the stock' }}
+            {{ weighed?.doubt ? t('lot-panel-right-correct-stock') : t('lot-panel-correct-stock') }}
           </v-btn>
-          <v-btn @click="start(null)">Cancel</v-btn>
+          <v-btn @click="start(null)">{{ t('lot-panel-cancel') }}</v-btn>
         </form>
         <form v-else-if="doing === 'aside'" class="doing" novalidate @submit.prevent="setAside">
           <div class="fields">
@@ -261,21 +280,23 @@ function edit() {
               v-model="texts.amount"
               name="amount"
               :also="['length_mm']"
-              label="Length of the offcut"
-              placeholder="240 mm"
+              :label="t('lot-panel-length-offcut')"
+              :placeholder="t('lot-panel-240-mm')"
               autofocus
               data-test="aside-length"
             />
             <PaperField
               v-model="texts.name"
               name="name"
-              label="Its tag"
+              :label="t('lot-panel-its-tag')"
               maxlength="60"
               data-test="aside-name"
             />
           </div>
-          <v-btn type="submit" variant="flat" color="primary" data-test="book-aside">Set aside</v-btn>
-          <v-btn @click="start(null)">Cancel</v-btn>
+          <v-btn type="submit" variant="flat" color="primary" data-test="book-aside">{{
+            t('lot-panel-set-aside')
+          }}</v-btn>
+          <v-btn @click="start(null)">{{ t('lot-panel-cancel') }}</v-btn>
         </form>
         <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert" data-test="lot-fault">
           {{ fault.sentence }}
@@ -283,11 +304,13 @@ function edit() {
         <table class="ledger" data-test="ledger">
           <thead>
             <tr>
-              <th>When</th>
-              <th>What</th>
-              <th class="right">Change</th>
-              <th class="right">Left</th>
-              <th><span class="visually-hidden">Reverse</span></th>
+              <th>{{ t('lot-panel-when') }}</th>
+              <th>{{ t('lot-panel-what') }}</th>
+              <th class="right">{{ t('lot-panel-change') }}</th>
+              <th class="right">{{ t('lot-panel-left-2') }}</th>
+              <th>
+                <span class="visually-hidden">{{ t('lot-panel-reverse') }}</span>
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -309,15 +332,15 @@ function edit() {
                   data-test="reverse"
                   @click="reverse(line)"
                 >
-                  Reverse
+                  {{ t('lot-panel-reverse') }}
                 </v-btn>
               </td>
             </tr>
           </tbody>
         </table>
-        <v-btn class="ml-n4 mt-2" @click="open = false">Close</v-btn>
+        <v-btn class="ml-n4 mt-2" @click="open = false">{{ t('lot-panel-close') }}</v-btn>
       </template>
-      <p v-else class="quiet" role="status">Fetching its ledger…</p>
+      <p v-else class="quiet" role="status">{{ t('lot-panel-fetching-its-ledger') }}</p>
     </div>
   </PaperDialog>
 </template>

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { ref, useTemplateRef } from 'vue'
 import { api, data, faultsOf, type Fault, type RackImport } from '../../api/client'
 import { download } from '../../shared/download'
 import { useNotice } from '../../shared/notice'
+import { useUnderWay } from '../../shared/underWay'
 import { useRackRefresh } from '../../shared/picking'
 import PaperMenu from '../../shared/PaperMenu.vue'
 import PaperDialog from '../../shared/PaperDialog.vue'
@@ -18,20 +20,27 @@ const seen = ref<RackImport | null>(null)
 const faults = ref<Fault[]>([])
 
 const tables = [
-  { file: 'lots.csv', title: 'Lots' },
-  { file: 'ledger.csv', title: 'History' },
-  { file: 'keepings.csv', title: 'How wires are kept' },
-  { file: 'scrap.csv', title: 'Scrap' },
+  { file: 'lots.csv', title: t('rack-files-lots') },
+  { file: 'ledger.csv', title: t('rack-files-history') },
+  { file: 'buying.csv', title: t('rack-files-how-wires-kept') },
+  { file: 'scrap.csv', title: t('rack-files-scrap') },
 ]
 
+const underWay = useUnderWay()
 const send = (preview: boolean) =>
-  data(
-    api.POST('/api/stock/import', {
-      params: { query: { preview } },
-      body: text.value,
-      bodySerializer: (body) => body,
-      headers: { 'content-type': 'text/plain' },
-    }),
+  underWay.follow(
+    preview ? t('rack-files-reading', { name: name.value }) : t('rack-files-importing', { name: name.value }),
+    ({ headers, signal }) =>
+      data(
+        api.POST('/api/stock/import', {
+          params: { query: { preview } },
+          body: text.value,
+          bodySerializer: (body) => body,
+          headers: { 'content-type': 'text/plain', ...headers },
+          signal,
+        }),
+      ),
+    { cancels: preview },
   )
 
 async function look(event: Event) {
@@ -45,7 +54,9 @@ async function look(event: Event) {
   open.value = true
   try {
     text.value = await file.text()
-    seen.value = await send(true)
+    const answer = await send(true)
+    if (answer) seen.value = answer
+    else open.value = false
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }
@@ -55,12 +66,19 @@ const take = (path: string) => download(path).catch(notice.fail)
 
 async function bringIn() {
   try {
-    const { undo, rows_n, already_n } = await send(false)
+    const answer = await send(false)
+    if (!answer) return
+    const { undo, rows_n, already_n } = answer
     open.value = false
     await refresh()
-    const left = already_n ? ` ${already_n} lots were here already and are left as they are.` : ''
-    if (undo) notice.did(`Imported ${rows_n - already_n} records from ${name.value}.${left}`, undo, refresh)
-    else notice.say('All of this is in stock already. Nothing was changed.')
+    const left = already_n ? t('rack-files-lots-were-here-already-left', { alreadyn: already_n }) : ''
+    if (undo)
+      notice.did(
+        t('rack-files-imported-records-from', { alreadyn: rows_n - already_n, name: name.value, left }),
+        undo,
+        refresh,
+      )
+    else notice.say(t('rack-files-all-this-in-stock-already'))
   } catch (thrown) {
     faults.value = faultsOf(thrown)
   }
@@ -68,9 +86,9 @@ async function bringIn() {
 </script>
 
 <template>
-  <PaperMenu says="Import or export" test="rack-files">
+  <PaperMenu :says="t('rack-files-import-or-export')" test="rack-files">
     <button type="button" class="plain menu-line" data-test="import" @click="chooser?.click()">
-      Import a table or JSON
+      {{ t('rack-files-import-table-or-json') }}
     </button>
     <button
       v-for="{ file, title } in tables"
@@ -80,10 +98,10 @@ async function bringIn() {
       :data-test="file"
       @click="take(`/api/stock/tables/${file}`)"
     >
-      {{ title }} as CSV
+      {{ t('rack-files-as-csv', { title }) }}
     </button>
     <button type="button" class="plain menu-line" data-test="rack-json" @click="take('/api/stock/all.json')">
-      Everything as JSON
+      {{ t('rack-files-everything-as-json') }}
     </button>
   </PaperMenu>
   <input
@@ -91,7 +109,7 @@ async function bringIn() {
     class="visually-hidden"
     type="file"
     accept=".csv,.json,text/csv,application/json"
-    aria-label="Table or JSON file to import"
+    :aria-label="t('rack-files-table-or-json-file-import')"
     tabindex="-1"
     data-test="rack-file"
     @change="look"
@@ -106,13 +124,17 @@ async function bringIn() {
       </ul>
       <template v-if="seen">
         <p v-if="seen.wrong_n" class="stop">
-          {{ seen.wrong_n }} of {{ seen.rows_n }} cannot be imported. Fix the file first; nothing is imported
-          until then.
+          {{ t('rack-files-cannot-be-imported-fix-file', { wrongn: seen.wrong_n, rowsn: seen.rows_n }) }}
         </p>
         <p v-else>
-          {{ seen.rows_n }} records{{ seen.others_n ? `, ${seen.others_n} more` : '' }}. Nothing has been
-          saved yet.{{
-            seen.already_n ? ` ${seen.already_n} are in stock already and are left as they are.` : ''
+          {{
+            t('rack-files-records-nothing-has-been-saved', {
+              rowsn: seen.rows_n,
+              more: seen.others_n ? t('rack-files-more', { othersn: seen.others_n }) : '',
+              are: seen.already_n
+                ? t('rack-files-in-stock-already-left-as', { alreadyn: seen.already_n })
+                : '',
+            })
           }}
         </p>
         <table class="ledger">
@@ -129,10 +151,10 @@ async function bringIn() {
           </tbody>
         </table>
         <p v-if="seen.rows_n > seen.rows.length" class="quiet">
-          And {{ seen.rows_n - seen.rows.length }} more.
+          {{ t('rack-files-more-2', { rows: seen.rows_n - seen.rows.length }) }}
         </p>
       </template>
-      <p v-else-if="!faults.length" class="quiet" role="status">Reading the file…</p>
+      <p v-else-if="!faults.length" class="quiet" role="status">{{ t('rack-files-reading-file') }}</p>
       <div class="mt-4">
         <v-btn
           variant="flat"
@@ -141,9 +163,9 @@ async function bringIn() {
           data-test="bring-in"
           @click="bringIn"
         >
-          Import
+          {{ t('rack-files-import') }}
         </v-btn>
-        <v-btn @click="open = false">Cancel</v-btn>
+        <v-btn @click="open = false">{{ t('rack-files-cancel') }}</v-btn>
       </div>
     </div>
   </PaperDialog>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data } from '../../api/client'
@@ -41,7 +42,7 @@ function start(pile?: Pile) {
   }
   typed.value = pile ? String(pile.mass_g) : ''
   out.value = !!pile
-  note.value = pile ? 'to the refiner' : ''
+  note.value = pile ? t('scrap-list-refiner') : ''
   faults.value = []
   adding.value = true
 }
@@ -58,16 +59,15 @@ const book = () =>
     const { undo } = await data(api.POST('/api/scrap', { body }))
     adding.value = false
     await refresh()
-    notice.did(out.value ? 'Taken from the scrap.' : 'Added to the scrap.', undo, refresh)
+    notice.did(out.value ? t('scrap-list-taken-from-scrap') : t('scrap-list-added-scrap'), undo, refresh)
   })
 </script>
 
 <template>
   <section data-test="scrap">
-    <h2>Scrap</h2>
+    <h2>{{ t('scrap-list-scrap') }}</h2>
     <p v-if="!grouped.length" class="quiet">
-      No scrap yet. Keep metals apart, and soldered apart from clean: clean scrap melts into balls at the
-      bench.
+      {{ t('scrap-list-no-scrap-yet-keep-metals') }}
     </p>
     <table v-else class="ledger">
       <tbody v-one-stop="'tr'">
@@ -76,7 +76,12 @@ const book = () =>
             <button
               type="button"
               class="plain pile"
-              :aria-label="`Take from ${shown('metals', pile.metal)}, ${shown('cleanlinesses', pile.cleanliness)}`"
+              :aria-label="
+                t('scrap-list-take-from', {
+                  metal: shown('metals', pile.metal),
+                  cleanliness: shown('cleanlinesses', pile.cleanliness),
+                })
+              "
               :title="pile.goes"
               @click="start(pile)"
             >
@@ -89,30 +94,48 @@ const book = () =>
       </tbody>
       <tfoot>
         <tr>
-          <td class="quiet" colspan="2">estimated at</td>
+          <td class="quiet" colspan="2">{{ t('scrap-list-estimated-at') }}</td>
           <td class="right num">{{ money(heap?.value) }}</td>
         </tr>
       </tfoot>
     </table>
     <div class="no-print">
-      <v-btn class="ml-n4" data-test="add-scrap" @click="start()">Add scrap</v-btn>
-      <v-btn data-test="prices" @click="pricing = true">Metal prices</v-btn>
+      <v-btn class="ml-n4" data-test="add-scrap" @click="start()">{{ t('scrap-list-add-scrap') }}</v-btn>
+      <v-btn data-test="prices" @click="pricing = true">{{ t('scrap-list-metal-prices') }}</v-btn>
     </div>
     <PricesDialog v-model="pricing" @kept="refresh" />
     <PaperDialog
       v-model="adding"
-      :title="out ? 'Take scrap out' : 'Add scrap'"
+      :title="out ? t('scrap-list-take-scrap-out') : t('scrap-list-add-scrap')"
       name="Scrap"
       :width="440"
-      does="Record"
+      :does="t('scrap-list-record')"
       test="book-scrap"
       @submit="book"
     >
-      <PaperChoice v-model="metal" label="Metal" :choices="words?.metals ?? []" data-test="scrap-metal" />
-      <PaperChoice v-model="cleanliness" label="How clean" :choices="words?.cleanlinesses ?? []" />
-      <PaperField v-model="typed" name="mass_g" label="Weight, g" figures autofocus data-test="scrap-mass" />
-      <PaperField v-model="note" name="note" label="Note" maxlength="200" />
-      <label class="option mt-2"><input v-model="out" type="checkbox" /> taken out, not added</label>
+      <PaperChoice
+        v-model="metal"
+        :label="t('scrap-list-metal')"
+        :choices="words?.metals ?? []"
+        data-test="scrap-metal"
+      />
+      <PaperChoice
+        v-model="cleanliness"
+        :label="t('scrap-list-how-clean')"
+        :choices="words?.cleanlinesses ?? []"
+      />
+      <PaperField
+        v-model="typed"
+        name="mass_g"
+        :label="t('scrap-list-weight-g')"
+        figures
+        autofocus
+        data-test="scrap-mass"
+      />
+      <PaperField v-model="note" name="note" :label="t('scrap-list-note')" maxlength="200" />
+      <label class="option mt-2"
+        ><input v-model="out" type="checkbox" />{{ t('scrap-list-taken-out-not-added') }}</label
+      >
     </PaperDialog>
   </section>
 </template>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
+import { t } from '../../text'
+import HelpLink from '../../shared/HelpLink.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
 import { api, data, type Stocked, type Wire } from '../../api/client'
 import BuyingList from './BuyingList.vue'
-import KeepingDialog from './KeepingDialog.vue'
+import StockLevelDialog from './StockLevelDialog.vue'
 import LotDialog from './LotDialog.vue'
 import LotPanel from './LotPanel.vue'
 import LotRow from './LotRow.vue'
@@ -83,16 +85,16 @@ function choose(next: Wire['metal']) {
 
 <template>
   <div class="stock">
-    <section class="lots" aria-label="Lots">
+    <section class="lots" :aria-label="t('stock-view-lots')">
       <div class="bar no-print">
         <v-btn variant="flat" color="primary" data-test="receive" @click="receiving = 'new'">
-          Add wire
+          {{ t('stock-view-add-wire') }}
         </v-btn>
         <PaperField
           v-if="!empty"
           v-model="find"
           class="find"
-          label="Find by tag, metal, size or note"
+          :label="t('stock-view-find-by-tag-metal-size')"
           type="search"
           clearable
           data-test="find-lot"
@@ -110,28 +112,31 @@ function choose(next: Wire['metal']) {
           data-test="filter-metal"
           @click="choose(total.metal)"
         >
-          {{ total.shown }} <span class="quiet">{{ total.left_g.toFixed(total.left_g < 10 ? 1 : 0) }} g</span>
+          {{ total.shown }}
+          <span class="quiet">{{
+            t('stock-view-g', { leftg: total.left_g.toFixed(total.left_g < 10 ? 1 : 0) })
+          }}</span>
         </button>
       </div>
       <div v-if="!empty" class="bar filters no-print">
         <select
           v-model="kind"
           class="word"
-          aria-label="Kind of lot"
+          :aria-label="t('stock-view-kind-lot')"
           data-test="filter-kind"
           @change="page = 0"
         >
-          <option :value="null">spools and offcuts</option>
+          <option :value="null">{{ t('stock-view-spools-offcuts') }}</option>
           <option v-for="one in words?.stock_kinds ?? []" :key="one.word" :value="one.word">
-            {{ one.shown }}s
+            {{ t('stock-view-s', { one: one.shown }) }}
           </option>
         </select>
         <label class="holds">
-          that make a piece of
-          <input
+          {{ t('stock-view-that-make-piece')
+          }}<input
             v-model.lazy="holds"
             class="word"
-            placeholder="any length"
+            :placeholder="t('stock-view-any-length')"
             autocomplete="off"
             data-test="holds"
             @change="page = 0"
@@ -139,22 +144,20 @@ function choose(next: Wire['metal']) {
         </label>
         <span class="grow" />
         <label class="option">
-          <input v-model="usedUp" type="checkbox" data-test="used-up" @change="page = 0" /> used up or
-          archived
+          <input v-model="usedUp" type="checkbox" data-test="used-up" @change="page = 0" />{{
+            t('stock-view-used-up-or-archived')
+          }}
         </label>
       </div>
       <p v-for="fault in holdsFaults" :key="fault.sentence" class="stop" role="alert" data-test="holds-fault">
         {{ fault.sentence }}
       </p>
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-      <p v-else-if="!rack" class="quiet" role="status">Loading stock…</p>
+      <p v-else-if="!rack" class="quiet" role="status">{{ t('stock-view-loading-stock') }}</p>
       <p v-else-if="!groups.length" class="empty" :class="{ 'serif teach': empty }" data-test="no-lots">
-        <template v-if="find || metal || kind || holdsMm">No wire matches.</template>
-        <template v-else-if="usedUp">No lot is used up or archived.</template>
-        <template v-else>
-          No wire yet. Add a spool: paste the shop’s listing, or enter what it is. From then on you see what
-          is left of it.
-        </template>
+        <template v-if="find || metal || kind || holdsMm">{{ t('stock-view-no-wire-matches') }}</template>
+        <template v-else-if="usedUp">{{ t('stock-view-no-lot-used-up-or') }}</template>
+        <template v-else> {{ t('stock-view-no-wire-yet-add-spool') }} <HelpLink about="wire" /> </template>
       </p>
       <div v-else v-one-stop="'.lot'" data-test="lots">
         <section v-for="group in groups" :key="group.shown" class="group">
@@ -162,16 +165,16 @@ function choose(next: Wire['metal']) {
             <h2>{{ group.shown }}</h2>
             <span class="quiet">{{ metres(group.left) }}</span>
             <span v-if="(missing.get(group.shown) ?? 0) > 0" class="watch low" data-test="low">
-              low: {{ metres(missing.get(group.shown) ?? 0) }} short
+              {{ t('stock-view-low-short', { group: metres(missing.get(group.shown) ?? 0) }) }}
             </span>
             <button
               type="button"
               class="plain how no-print"
-              :aria-label="`When to buy again: ${group.shown}`"
+              :aria-label="t('stock-view-when-buy-again', { group: group.shown })"
               data-test="keeping"
               @click="keeping = group.wire"
             >
-              when to buy again
+              {{ t('stock-view-when-buy-again-2') }}
             </button>
           </header>
           <ul>
@@ -184,12 +187,18 @@ function choose(next: Wire['metal']) {
             />
           </ul>
         </section>
-        <nav v-if="rack.total > most" class="pages" aria-label="Pages">
-          <v-btn :disabled="page === 0" @click="page -= 1">Back</v-btn>
-          <span class="quiet"
-            >{{ page * most + 1 }} to {{ page * most + rack.lots.length }} of {{ rack.total }}</span
-          >
-          <v-btn :disabled="(page + 1) * most >= rack.total" @click="page += 1">Next</v-btn>
+        <nav v-if="rack.total > most" class="pages" :aria-label="t('stock-view-pages')">
+          <v-btn :disabled="page === 0" @click="page -= 1">{{ t('stock-view-back') }}</v-btn>
+          <span class="quiet">{{
+            t('stock-view-to-of', {
+              most: page * most + 1,
+              lots: page * most + rack.lots.length,
+              total: rack.total,
+            })
+          }}</span>
+          <v-btn :disabled="(page + 1) * most >= rack.total" @click="page += 1">{{
+            t('stock-view-next')
+          }}</v-btn>
         </nav>
       </div>
     </section>
@@ -199,7 +208,7 @@ function choose(next: Wire['metal']) {
     </aside>
     <LotDialog v-model="receiving" />
     <LotPanel v-model="opened" @edit="receiving = $event" />
-    <KeepingDialog v-model="keeping" />
+    <StockLevelDialog v-model="keeping" />
   </div>
 </template>
 

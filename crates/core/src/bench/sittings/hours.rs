@@ -8,24 +8,25 @@ use serde::{Deserialize, Serialize};
 use super::{Stretch, check_limits};
 use crate::fault::{Fault, Faults};
 use crate::words::words;
+use lorimant_text::text;
 
 words! {
     /// A day of the week.
-    pub enum Day ("day of the week") {
+    pub enum Day ("day") {
         /// Monday.
-        Monday = "monday", "Monday";
+        Monday = "monday";
         /// Tuesday.
-        Tuesday = "tuesday", "Tuesday";
+        Tuesday = "tuesday";
         /// Wednesday.
-        Wednesday = "wednesday", "Wednesday";
+        Wednesday = "wednesday";
         /// Thursday.
-        Thursday = "thursday", "Thursday";
+        Thursday = "thursday";
         /// Friday.
-        Friday = "friday", "Friday";
+        Friday = "friday";
         /// Saturday.
-        Saturday = "saturday", "Saturday";
+        Saturday = "saturday";
         /// Sunday.
-        Sunday = "sunday", "Sunday";
+        Sunday = "sunday";
     }
 }
 
@@ -120,19 +121,17 @@ impl Hours {
         let limits = [self.most_min, self.most_effort_min, self.rest_every_min, self.rest_min];
         check_limits(&mut faults, limits);
         if self.weekly.len() > MOST_TIMES {
-            let said =
-                format!("{} sessions a week are too many. Enter at most {MOST_TIMES}.", self.weekly.len());
+            let said = text!("hours-sessions-week-too-many-enter", weekly = self.weekly.len(), MOST_TIMES);
             faults.add(Fault::new("weekly", said));
         }
         for (i, one) in self.weekly.iter().enumerate().take(MOST_TIMES) {
             if one.to <= one.from {
-                let said =
-                    format!("{}: it ends before it starts. Enter an end time on the same day.", one.day);
+                let said = text!("hours-ends-before-starts-enter-end", day = one.day);
                 faults.add(Fault::new(format!("weekly[{i}].to"), said));
             }
             let into = |other: &BenchTime| one.day == other.day && one.from < other.to && other.from < one.to;
             if self.weekly[..i].iter().any(into) {
-                let said = format!("{}: two sessions overlap.", one.day);
+                let said = text!("hours-two-sessions-overlap", day = one.day);
                 faults.add(Fault::new(format!("weekly[{i}].from"), said));
             }
         }

@@ -16,6 +16,7 @@ use serde::{Deserialize, Serialize};
 use super::{Batch, BatchStanding, Counted, Task};
 use crate::fault::{Fault, Faults, Span};
 use crate::making::Operation;
+use lorimant_text::{Text, text};
 
 /// A stretch of time at the bench, minutes from the beginning of the plan.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
@@ -331,7 +332,7 @@ impl Sittings {
             let mut before = f64::NEG_INFINITY;
             for (i, one) in stretches.iter().enumerate() {
                 if !sound(one) || one.from_min < before {
-                    let said = "A session must end after it starts, and start after the one before it ends.";
+                    let said = text!("sittings-session-must-end-after-starts");
                     faults.add(Fault::new(format!("{field}[{i}]"), said));
                 }
                 before = one.to_min;
@@ -340,7 +341,7 @@ impl Sittings {
         for (i, job) in self.jobs.iter().enumerate() {
             if job.due_min.is_some_and(|due| !due.is_finite()) {
                 faults
-                    .add(Fault::new(format!("jobs[{i}].due_min"), "Enter a date and time for the due date."));
+                    .add(Fault::new(format!("jobs[{i}].due_min"), text!("sittings-enter-date-time-for-due")));
             }
             for (j, work) in job.works.iter().enumerate() {
                 let all = [
@@ -351,14 +352,14 @@ impl Sittings {
                     work.fills,
                 ];
                 if all.iter().any(|value| !value.is_finite() || *value < 0.0) {
-                    let said = "Minutes cannot be negative.";
+                    let said = text!("sittings-minutes-cannot-be-negative");
                     faults.add(Fault::new(format!("jobs[{i}].works[{j}]"), said));
                 }
             }
         }
         for (i, pin) in self.pins.iter().enumerate() {
             if self.jobs.get(pin.job).is_none_or(|job| pin.work >= job.works.len()) {
-                faults.add(Fault::new(format!("pins[{i}]"), "There is no such work to pin."));
+                faults.add(Fault::new(format!("pins[{i}]"), text!("sittings-there-no-such-work-pin")));
             }
         }
         faults.into_result()
@@ -367,11 +368,17 @@ impl Sittings {
 
 /// Checks the limits of a sitting: minutes of hand work, effort, time between rests, rest.
 fn check_limits(faults: &mut Faults, [most_min, effort_min, every_min, rest_min]: [f64; 4]) {
-    const MINUTES: Span =
-        Span { noun: "minutes of handwork in a session", unit: " min", least: 1.0, most: 1440.0 };
-    const REST: Span = Span { noun: "rest", unit: " min", least: 0.0, most: 240.0 };
-    const EVERY: Span = Span { noun: "time between rests", unit: " min", least: 5.0, most: 1440.0 };
-    const EFFORT: Span = Span { noun: "effort of a session", unit: " min", least: 1.0, most: 100_000.0 };
+    const MINUTES: Span = Span {
+        noun: Text::named("sittings-minutes-handwork-in-session"),
+        unit: " min",
+        least: 1.0,
+        most: 1440.0,
+    };
+    const REST: Span = Span { noun: Text::named("sittings-rest"), unit: " min", least: 0.0, most: 240.0 };
+    const EVERY: Span =
+        Span { noun: Text::named("sittings-time-between-rests"), unit: " min", least: 5.0, most: 1440.0 };
+    const EFFORT: Span =
+        Span { noun: Text::named("sittings-effort-session"), unit: " min", least: 1.0, most: 100_000.0 };
     faults.keep(MINUTES.check("most_min", most_min));
     faults.keep(EFFORT.check("most_effort_min", effort_min));
     faults.keep(EVERY.check("rest_every_min", every_min));

@@ -2,6 +2,7 @@
 //! a limit, or in quiet hours.
 
 use super::{Because, INTERRUPTION_MIN, LOAD_MIN, Late, Placed, Planned, Sittings, Stretch, Unplaced, Work};
+use lorimant_text::{fixed, text};
 
 /// How works are chosen from those that can be done: the greatest key first.
 #[derive(Debug, Clone, PartialEq)]
@@ -477,21 +478,18 @@ impl Sittings {
             let Some(work) = self.jobs[job].works.get(here.work) else { continue };
             let named = &work.named;
             let sentence = if self.sittings.is_empty() {
-                "No bench hours yet: enter when you work at the bench.".to_owned()
+                text!("sittings-place-no-bench-hours-yet-enter").to_owned()
             } else if work.effort_each_min > self.most_effort_min {
-                format!("One “{named}” is too much for the hands in one session: use softer or thinner wire.")
+                text!("sittings-place-one-too-much-for-hands", named)
             } else if work.setting_up_min + work.each_min
                 > longest.min(self.most_min).min(self.rest_every_min)
             {
-                format!("One “{named}” takes longer than a session, or than the time between rests.")
+                text!("sittings-place-one-takes-longer-than-session", named)
             } else if work.barrel && self.never_quiet_for(work.unattended_min) {
-                format!("“{named}” runs longer than the tumbler may between quiet hours.")
+                text!("sittings-place-runs-longer-than-tumbler-may", named)
             } else {
                 let days = self.sittings.last().map_or(0.0, |last| (last.to_min / 1440.0).ceil());
-                format!(
-                    "No time left in the next {days:.0} days for “{named}” and the steps after it: add hours, \
-                     or make fewer."
-                )
+                text!("sittings-place-no-time-left-in-next", days = fixed(days, 0), named)
             };
             let after = self.jobs[job].works[here.work + 1..].iter().map(|work| work.n);
             let n = after.fold(here.left_n, u32::saturating_add);

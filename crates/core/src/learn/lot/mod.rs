@@ -13,20 +13,21 @@ use self::drift::drift;
 use self::one_rod::{OneRod, Really};
 use crate::ring::RingRequest;
 use crate::tool::coil::Coil;
-use crate::tool::hand::Hand;
+use crate::tool::hand::HandSpread;
 use crate::tool::mandrel::Mandrel;
 use crate::wire::SIZE_SPREAD;
 use crate::wire::bending::Bending;
 use crate::wire::lot::{HANDBOOK_SPREAD, LotFactor};
 use crate::words::words;
+use lorimant_text::{fixed, text};
 
 words! {
     /// What of a wound piece was measured.
-    pub enum Inside ("inside measured") {
+    pub enum Inside ("inside") {
         /// The coil, let go and not cut.
-        Coil = "coil", "inside of the coil";
+        Coil = "coil";
         /// A ring, cut and closed.
-        Ring = "ring", "inside of the ring";
+        Ring = "ring";
     }
 }
 
@@ -186,7 +187,7 @@ fn by_size_mm(wound: &RingRequest, of: Inside) -> f64 {
 }
 
 /// What coils of one rod share: the rod's own error, and how the wire's size moves them, mm.
-pub(super) fn shared_mm(wound: &RingRequest, of: Inside, hand: &Hand) -> f64 {
+pub(super) fn shared_mm(wound: &RingRequest, of: Inside, hand: &HandSpread) -> f64 {
     hand.rod_spread(&wound.mandrel).hypot(by_size_mm(wound, of))
 }
 
@@ -234,7 +235,7 @@ fn grid(mean: f64, spread: f64) -> Vec<f64> {
 /// ```
 /// use lorimant_core::learn::lot::{Inside, MeasuredInside, inside_with, learn};
 /// use lorimant_core::ring::RingRequest;
-/// use lorimant_core::tool::{hand::Hand, mandrel::Mandrel};
+/// use lorimant_core::tool::{hand::HandSpread, mandrel::Mandrel};
 /// use lorimant_core::wire::Wire;
 /// use lorimant_core::wire::metal::{Metal, Temper};
 ///
@@ -243,12 +244,12 @@ fn grid(mean: f64, spread: f64) -> Vec<f64> {
 /// // A coil of a lot that is a tenth stronger.
 /// let inside_mm = inside_with(&wound, Inside::Coil, 1.1).unwrap();
 /// let coil = MeasuredInside { wound, of: Inside::Coil, inside_mm, readings_n: 3, off_spool_mm: None, aside: false };
-/// let learned = learn(&[coil], &Hand::default());
+/// let learned = learn(&[coil], &HandSpread::default());
 /// // One coil draws the plan most of the way.
 /// assert!((learned.flow - 1.1).abs() < 0.03 && learned.spread < 0.08);
 /// ```
 #[must_use]
-pub fn learn(measured: &[MeasuredInside], hand: &Hand) -> LotLearned {
+pub fn learn(measured: &[MeasuredInside], hand: &HandSpread) -> LotLearned {
     if measured.is_empty() {
         return LotLearned {
             flow: 1.0,
@@ -382,52 +383,52 @@ impl LotLearned {
     pub fn told(&self) -> String {
         let per_cent = |share: f64| format!("{:.0} %", 100.0 * share.abs());
         if self.measured_n == 0 {
-            return format!(
-                "Not measured yet, so the usual ± {} applies. Measure one coil, let go and not cut.",
-                per_cent(HANDBOOK_SPREAD)
-            );
+            return text!("lot-not-measured-yet-so-usual", handbook_spread = per_cent(HANDBOOK_SPREAD));
         }
         let odd: Vec<&LotPoint> = self.points.iter().filter(|point| point.outlier && !point.aside).collect();
         let odd = match (&odd[..], self.measured_n) {
             ([], _) => "",
             (_, 1) => {
-                " The one measurement doesn’t fit this metal. Measure it again, and the rod with the caliper."
+                text!("lot-one-measurement-doesnt-fit-this")
             }
-            (_, 2) => " The two measurements disagree: measure a third coil to see which is right.",
+            (_, 2) => text!("lot-two-measurements-disagree-measure-third"),
             ([_], _) => {
-                " One reading looks wrong: measure it again, or set it aside. Plans hardly follow it."
+                text!("lot-one-reading-looks-wrong-measure")
             }
             _ => {
-                " Some readings look wrong: measure them again, or set them aside. Plans hardly follow them."
+                text!("lot-some-readings-look-wrong-measure")
             }
         };
         if self.spread > 0.9 * HANDBOOK_SPREAD && !odd.is_empty() {
-            return format!(
-                "Nothing learned yet, so the usual ± {} applies.{odd}",
-                per_cent(HANDBOOK_SPREAD)
+            return text!(
+                "lot-nothing-learned-yet-so-usual",
+                handbook_spread = per_cent(HANDBOOK_SPREAD),
+                odd
             );
         }
         let against = match self.flow - 1.0 {
-            off if off > 0.005 => format!("{} more than", per_cent(off)),
-            off if off < -0.005 => format!("{} less than", per_cent(off)),
+            off if off > 0.005 => text!("lot-more-than", off = per_cent(off)),
+            off if off < -0.005 => text!("lot-less-than", off = per_cent(off)),
             _ => "as".to_owned(),
         };
         let n = if self.measured_n == 1 {
-            "one measurement".to_owned()
+            text!("lot-one-measurement").to_owned()
         } else {
-            format!("{} measurements", self.measured_n)
+            text!("lot-measurements", measured_n = self.measured_n)
         };
-        let mut told = format!(
-            "It springs back {against} usual for this metal, ± {} (was ± {}; {n}).",
-            per_cent(self.spread.max(0.01)),
-            per_cent(HANDBOOK_SPREAD)
+        let mut told = text!(
+            "lot-springs-back-usual-for-this",
+            against,
+            spread = per_cent(self.spread.max(0.01)),
+            handbook_spread = per_cent(HANDBOOK_SPREAD),
+            n
         );
         if let Some(drift) = self.drift {
             let way = if drift.per_m > 0.0 { "stiffer" } else { "softer" };
-            told.push_str(&format!(
-                " The wire gets {way} along the spool, {:.1} % a metre. Plans use the value at the last \
-                 measurement.",
-                100.0 * drift.per_m.abs()
+            told.push_str(&text!(
+                "lot-wire-gets-along-spool-metre",
+                way,
+                per_m = fixed(100.0 * drift.per_m.abs(), 1)
             ));
         }
         told.push_str(odd);

@@ -6,7 +6,7 @@ use super::{
 };
 use crate::ring::RingRequest;
 use crate::tool::cutting::Method;
-use crate::tool::hand::Hand;
+use crate::tool::hand::HandSpread;
 
 /// One measured inside among those of its rod.
 pub(super) struct Seen {
@@ -60,7 +60,7 @@ pub(super) struct Really {
 }
 
 impl<'a> OneRod<'a> {
-    pub fn of(measured: &'a [MeasuredInside], hand: &Hand) -> Vec<Self> {
+    pub fn of(measured: &'a [MeasuredInside], hand: &HandSpread) -> Vec<Self> {
         let mut rods: Vec<Self> = vec![];
         let usual = |one: &MeasuredInside| inside_with(&one.wound, one.of, 1.0).unwrap_or(0.0);
         for (at, one) in measured.iter().enumerate() {

@@ -4,6 +4,7 @@ use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::coil::Winding;
 use crate::tool::method::AnchorBy;
 use crate::words::length::on_ruler;
+use lorimant_text::text;
 
 /// The tail is held, so that the wire can be wound under tension.
 #[derive(Debug, Clone, Copy)]
@@ -26,27 +27,24 @@ impl Perform for Anchor {
         let text = match self.winding {
             Winding::Hand => match self.by {
                 AnchorBy::Thumb => {
-                    format!("Bend {tail} of the end over and hold it along the rod with a thumb or clamp.")
+                    text!("anchor-bend-end-over-hold-along", tail)
                 }
                 AnchorBy::Hole => {
-                    format!("Put {tail} of the end through the hole in the rod and bend it over.")
+                    text!("anchor-put-end-through-hole-in", tail)
                 }
-                AnchorBy::Slot => format!("Put {tail} of the end into the slot in the rod and bend it over."),
+                AnchorBy::Slot => text!("anchor-put-end-into-slot-in", tail),
                 AnchorBy::Vise => {
-                    format!("Clamp {tail} of the end together with the rod in the vise.")
+                    text!("anchor-clamp-end-together-with-rod", tail)
                 }
             },
-            Winding::PinVise => format!("Grip {tail} of the end in the pin vise together with the rod."),
+            Winding::PinVise => text!("anchor-grip-end-in-pin-vise", tail),
             Winding::SlowDrill => {
-                format!(
-                    "Grip {tail} of the end in the chuck together with the rod. Keep both hands behind the \
-                     guide."
-                )
+                text!("anchor-grip-end-in-chuck-together", tail)
             }
         };
         let by = if self.winding == Winding::Hand { self.by } else { AnchorBy::Vise };
         Ok(Done {
-            what: "tail".to_owned(),
+            what: text!("anchor-tail").to_owned(),
             numbers: Numbers { length_mm: Some(self.tail_mm), held_by: Some(by), ..Numbers::default() },
             text,
             takes: Takes::minutes(0.5, bench.shared(0.3)),

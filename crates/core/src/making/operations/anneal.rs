@@ -5,6 +5,7 @@ use crate::tool::gear::Gear;
 use crate::wire::Wire;
 use crate::wire::metal::heat::Annealing;
 use crate::wire::metal::{Balls, Joining};
+use lorimant_text::text;
 
 /// The piece is heated until it is soft again: the strain it has spent is given back.
 #[derive(Debug, Clone, Copy)]
@@ -28,13 +29,11 @@ impl Anneal {
     /// # Errors
     /// Why it cannot be, in a sentence: air spoils the metal, its surface must not be heated, there is no torch.
     pub fn of(wire: &Wire, gear: &Gear) -> Result<Annealing, String> {
-        let annealing = wire.metal.figures().annealing.ok_or_else(|| {
-            format!(
-                "{} cannot be annealed with a torch in air: it takes up gas and turns brittle. Buy it softer, or make \
-                 the bend wider.",
-                wire.metal
-            )
-        })?;
+        let annealing = wire
+            .metal
+            .figures()
+            .annealing
+            .ok_or_else(|| text!("anneal-cannot-be-annealed-with-torch", metal = wire.metal))?;
         wire.surface.bears_heat()?;
         gear.heats()?;
         Ok(annealing)
@@ -44,8 +43,8 @@ impl Anneal {
     #[must_use]
     pub fn advice(wire: &Wire, gear: &Gear) -> &'static str {
         match Self::of(wire, gear) {
-            Ok(_) => "Anneal it first, or make the bend wider.",
-            Err(_) => "Make the bend wider, or use softer wire.",
+            Ok(_) => text!("anneal-anneal-first-or-make-bend"),
+            Err(_) => text!("anneal-make-bend-wider-or-use"),
         }
     }
 }
@@ -60,27 +59,25 @@ impl Perform for Anneal {
         let annealing = Self::of(bench.wire, &bench.workshop.gear)?;
         piece.soften();
         let (from, to) = figures.anneals_c;
-        let mut hints = vec![
-            "Bends made after this spring back less. The piece is weaker until it is hardened again."
-                .to_owned(),
-        ];
+        let mut hints = vec![text!("anneal-bends-made-after-this-spring").to_owned()];
         if figures.balls == Balls::Never || figures.joins == [Joining::SolderGently] {
-            hints.push("Too much heat ruins its outer layer: use as little as you can.".to_owned());
+            hints.push(text!("anneal-too-much-heat-ruins-its").to_owned());
         }
         if figures.hot_short {
-            hints.push("Don't move or strike it while it is hot: it breaks.".to_owned());
+            hints.push(text!("anneal-dont-move-or-strike-while").to_owned());
         }
         Ok(Done {
-            what: "piece".to_owned(),
-            text: format!(
-                "Heat it evenly until {} (about {from} to {to} °C). Hold it there {} s. Then {}.",
-                annealing.cue, annealing.soak_s, annealing.cooling
+            what: text!("anneal-piece").to_owned(),
+            text: text!(
+                "anneal-heat-evenly-until-about-c",
+                cue = annealing.cue,
+                from,
+                to,
+                soak_s = annealing.soak_s,
+                cooling = annealing.cooling
             ),
             hints,
-            caution: Some(
-                "Torch: fireproof surface, fresh air, hair and sleeves tied back, extinguisher near. Never \
-                 heat plated, coated or galvanised wire. Follow the torch maker and local rules.",
-            ),
+            caution: Some(text!("anneal-torch-fireproof-surface-fresh-air")),
             // A coil's wire is annealed as one bundle, rings and findings piece by piece.
             takes: Takes {
                 unattended_min: annealing.cooling.minutes(),

@@ -6,6 +6,7 @@ use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::wire::metal::{Balls, Metal};
 use crate::words::capital;
 use crate::words::length::{caliper, on_ruler};
+use lorimant_text::text;
 
 /// The near end is drawn up to a ball.
 #[derive(Debug, Clone, Copy)]
@@ -21,10 +22,10 @@ pub struct Ball {
 /// Why a metal must not be melted at the bench, in a sentence.
 pub(crate) fn never_melted(metal: Metal) -> String {
     let why = match metal.figures().skin_share {
-        Some(_) => "its outer layer would melt into the core",
-        None => "it turns brittle in air",
+        Some(_) => text!("ball-its-outer-layer-would-melt"),
+        None => text!("ball-turns-brittle-in-air"),
     };
-    format!("{} must not be melted: {why}.", capital(metal.shown()))
+    text!("ball-must-not-be-melted", metal = capital(metal.shown()), why)
 }
 
 /// How far from a ball the wire is softened by it, mm.
@@ -40,7 +41,10 @@ impl Perform for Ball {
         bench.workshop.gear.heats()?;
         let figures = bench.wire.metal.figures();
         if figures.balls == Balls::Never {
-            return Err(format!("{} Choose another metal or another head.", never_melted(bench.wire.metal)));
+            return Err(text!(
+                "ball-choose-another-metal-or-another",
+                metal = never_melted(bench.wire.metal)
+            ));
         }
         piece.near = End::Balled;
         let soft_to = (self.length_mm + SOFTENED_MM).min(piece.length_mm);
@@ -49,7 +53,7 @@ impl Perform for Ball {
         }
         let unit = bench.unit();
         Ok(Done {
-            what: "end".to_owned(),
+            what: text!("ball-end").to_owned(),
             segments: vec![self.segment],
             numbers: Numbers {
                 from: Some(From::NearEnd),
@@ -59,21 +63,14 @@ impl Perform for Ball {
                 tool: Some("torch".to_owned()),
                 ..Numbers::default()
             },
-            text: format!(
-                "Hold the wire upright, its left end in the flame, until it draws up to a ball of {}. That uses {} of \
-                 wire. Then {}.",
-                caliper(self.ball_mm, unit),
-                on_ruler(self.length_mm, unit),
-                figures.cooling
+            text: text!(
+                "ball-hold-wire-upright-its-left",
+                ball_mm = caliper(self.ball_mm, unit),
+                length_mm = on_ruler(self.length_mm, unit),
+                cooling = figures.cooling
             ),
-            hints: vec![
-                "The flame leaves the stem soft near the ball. Pull it through smooth jaws afterwards."
-                    .to_owned(),
-            ],
-            caution: Some(
-                "Torch: fireproof surface, fresh air, hair and sleeves tied back, extinguisher near. Never \
-                 heat plated or filled wire. Follow the torch maker and local rules.",
-            ),
+            hints: vec![text!("ball-flame-leaves-stem-soft-near").to_owned()],
+            caution: Some(text!("ball-torch-fireproof-surface-fresh-air")),
             takes: Takes::minutes(4.0, 0.7),
             ..Done::default()
         })

@@ -8,6 +8,7 @@ use crate::shape::path::Curve;
 use crate::shape::{Course, Segment};
 use crate::wire::bending::Bending;
 use crate::words::length::caliper;
+use lorimant_text::text;
 
 /// A stretch of a finding's blank, and the shape it gets.
 #[derive(Debug, Clone, Copy)]
@@ -110,29 +111,29 @@ impl Bend {
     fn text(&self, numbers: &Numbers, bent: &Bent, bench: &Bench) -> String {
         let unit = bench.unit();
         let the = match self.which {
-            Some((n, of)) => format!("{} {n} of {of}", self.what),
+            Some((n, of)) => text!("bend-of", what = self.what, n, of),
             None => the(self.what),
         };
         let (at, way, with) = (place(numbers, unit), which_way(numbers), held(bent, unit));
         let (way, until) =
             (if way.is_empty() { way } else { format!(" {way}") }, until(self.operation, numbers));
         let both = match (numbers.doubled, numbers.from) {
-            (true, Some(From::Parted)) => " Then the other one, at the same place on the jaw.",
-            (true, _) => " Bend both wires the same way.",
+            (true, Some(From::Parted)) => text!("bend-then-other-one-at-same"),
+            (true, _) => text!("bend-bend-both-wires-same-way"),
             _ => "",
         };
         let fold_in_middle = numbers.from == Some(From::Fold) || self.middle();
         let told = match self.operation {
             Operation::Fold if fold_in_middle => {
-                format!("{at}: fold it back on itself and press the two wires together.")
+                text!("bend-fold-back-on-itself-press", at)
             }
-            Operation::Fold => format!("{at}: fold {the} back{way} and press the two wires together."),
+            Operation::Fold => text!("bend-fold-back-press-two-wires", at, the, way),
             _ if self.set_back => {
-                format!("Where the loop meets the stem, bend it back{way} {with} until it sits centred.")
+                text!("bend-where-loop-meets-stem-bend", way, with)
             }
-            Operation::Lift => format!("Lift {the} upright to make the bail. Close it against the coil."),
-            Operation::Loop => format!("{at}: roll {the}{way} {with}. Roll {until}."),
-            _ => format!("{at}: bend {the}{way} {with}. Bend {until}."),
+            Operation::Lift => text!("bend-lift-upright-make-bail-close", the),
+            Operation::Loop => text!("bend-roll-roll", at, the, way, with, until),
+            _ => text!("bend-bend-bend", at, the, way, with, until),
         };
         told + both
     }
@@ -152,7 +153,7 @@ impl Perform for Bend {
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let profile = self.formed.shape.bent_profile(bench.wire.profile());
         let (bent, spent) = self.formed.tool(self.operation, piece, bench);
-        let Some(bent) = bent else { return Err("there is nothing to bend in it.".to_owned()) };
+        let Some(bent) = bent else { return Err(text!("bend-there-nothing-bend-in").to_owned()) };
         let c = profile.centroid_mm();
         let shape = self.formed.shape;
         let inside = shape.course.tightest_mm().unwrap_or(0.0);
@@ -202,7 +203,7 @@ impl Perform for Bend {
             let off = bent.place.diameter_mm.is_some_and(|own| (own - mm).abs() > 0.03);
             hints.extend(off.then(|| {
                 let gives = bent.place.gives_mm.map_or(String::new(), |mm| caliper(mm, bench.unit()));
-                format!("{} would be exact. This tool leaves {gives} inside.", caliper(mm, bench.unit()))
+                text!("bend-would-be-exact-this-tool", mm = caliper(mm, bench.unit()), gives)
             }));
         }
         hints.extend(bent.place.slip_mm.map(|slip| slipped(slip, bench.unit())));

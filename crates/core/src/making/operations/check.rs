@@ -1,6 +1,7 @@
 //! Check.
 
 use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
+use lorimant_text::text;
 
 /// The piece is laid on its drawing, or beside the first.
 #[derive(Debug, Clone, Copy)]
@@ -16,6 +17,11 @@ impl Perform for Check {
 
     fn perform(&self, _: &mut Workpiece, _: &Bench) -> Result<Done, String> {
         let takes = Takes::minutes(0.3, 0.2);
-        Ok(Done { what: "piece".to_owned(), text: self.text.to_owned(), takes, ..Done::default() })
+        Ok(Done {
+            what: text!("operations-check-piece").to_owned(),
+            text: self.text.to_owned(),
+            takes,
+            ..Done::default()
+        })
     }
 }

@@ -2,6 +2,7 @@
 
 use crate::making::telling::the;
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
+use lorimant_text::text;
 
 /// Openings are shut sideways: past closed, and back.
 #[derive(Debug, Clone, Copy)]
@@ -14,7 +15,7 @@ pub struct Close {
 
 /// That it is no coil any more.
 pub(super) fn is_cut(piece: &Workpiece) -> Result<(), String> {
-    if piece.coil.is_some() { Err("it is still a coil. Cut it into rings first.".to_owned()) } else { Ok(()) }
+    if piece.coil.is_some() { Err(text!("close-still-coil-cut-into-rings").to_owned()) } else { Ok(()) }
 }
 
 /// Shuts it: a cut ring becomes smaller by the wire that cutting took out of its turn, mm.
@@ -22,7 +23,7 @@ pub(super) fn shut(piece: &mut Workpiece, ring_mm: Option<f64>) -> Result<(), St
     if let (Some(taken), Some(outline)) = (ring_mm, piece.outline) {
         let around = outline.perimeter() - taken;
         if around <= 0.0 {
-            return Err("cutting leaves no opening in it.".to_owned());
+            return Err(text!("close-cutting-leaves-no-opening-in").to_owned());
         }
         let closed = outline.with_perimeter(around);
         (piece.outline, piece.inside_mm) = (Some(closed), Some(closed.across()));
@@ -40,11 +41,9 @@ impl Perform for Close {
         is_cut(piece)?;
         shut(piece, self.ring_mm)?;
         let text = if self.ring_mm.is_some() {
-            "Close each ring sideways. Swing the ends past each other, push them together a little, and let \
-             them spring back face to face. Never pull them apart."
-                .to_owned()
+            text!("close-close-each-ring-sideways-swing").to_owned()
         } else {
-            format!("Press {} closed: go past closed, then let it spring back.", the(self.what))
+            text!("close-press-closed-go-past-closed", what = the(self.what))
         };
         Ok(Done {
             what: self.what.to_owned(),

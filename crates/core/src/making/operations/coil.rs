@@ -8,6 +8,7 @@ use crate::tool::coil::Cone;
 use crate::wire::bending::Bending;
 use crate::wire::strength::outer_strain;
 use crate::words::length::{caliper, on_ruler};
+use lorimant_text::text;
 
 /// Turns wound on a rod or a taper.
 #[derive(Debug, Clone, Copy)]
@@ -30,12 +31,12 @@ impl Perform for Coil {
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let (profile, unit) = (bench.wire.profile(), bench.unit());
         let (bent, spent) = self.formed.tool(Operation::Coil, piece, bench);
-        let Some(bent) = bent else { return Err("there is nothing to wind in it.".to_owned()) };
+        let Some(bent) = bent else { return Err(text!("coil-there-nothing-wind-in").to_owned()) };
         let bending = Bending::after(bench.wire, spent);
         let (c, shape) = (profile.centroid_mm(), self.formed.shape);
         let inside = shape.course.tightest_mm().unwrap_or(0.0);
         let Some(made) = bending.wound_radius(inside / 2.0 + c) else {
-            return Err("this wire springs straight off such a wide rod. Use a softer temper.".to_owned());
+            return Err(text!("coil-this-wire-springs-straight-off").to_owned());
         };
         let (from, to) = self.formed.here(piece);
         let used = bench.share(piece.outer_between(from, to), outer_strain(profile, made));
@@ -56,57 +57,54 @@ impl Perform for Coil {
             Course::Cone { small_mm, large_mm, turns, .. } => {
                 let cone = Cone { small_mm, large_mm, turns }.wound_for(&bending);
                 let Some(cone) = cone else {
-                    return Err("its wide end springs straight. Use a softer temper.".to_owned());
+                    return Err(text!("coil-its-wide-end-springs-straight").to_owned());
                 };
                 numbers.tool_to_mm = Some(cone.large_mm);
                 let taper = bench.workshop.gear.taper;
                 let place = |mm: f64| taper.and_then(|taper| taper.place_mm(mm));
                 numbers.jaw_mm = place(cone.small_mm);
                 if taper.is_some() && (place(cone.small_mm).is_none() || place(cone.large_mm).is_none()) {
-                    misfit = Some(format!(
-                        "Your taper has no place that is {} to {} across. Use another taper, or change the \
-                         mouths.",
-                        caliper(cone.small_mm, unit),
-                        caliper(cone.large_mm, unit)
+                    misfit = Some(text!(
+                        "coil-your-taper-has-no-place",
+                        small_mm = caliper(cone.small_mm, unit),
+                        large_mm = caliper(cone.large_mm, unit)
                     ));
                 }
                 let mark = |mm: f64| {
                     let from_end =
-                        place(mm).map(|at| format!(" ({} from its narrow end)", on_ruler(at, unit)));
+                        place(mm).map(|at| text!("coil-from-its-narrow-end", at = on_ruler(at, unit)));
                     format!("{}{}", caliper(mm, unit), from_end.unwrap_or_default())
                 };
-                format!(
-                    "Wind {} on the taper, from where it is {} across to where it is {}. Keep each turn \
-                     against the last. Let it spring open: {} left, mouths {} and {}.",
-                    turned(cone.turns),
-                    mark(cone.small_mm),
-                    mark(cone.large_mm),
-                    turned(left),
-                    caliper(small_mm, unit),
-                    caliper(large_mm, unit)
+                text!(
+                    "coil-wind-on-taper-from-where",
+                    turns = turned(cone.turns),
+                    small_mm = mark(cone.small_mm),
+                    large_mm = mark(cone.large_mm),
+                    left = turned(left),
+                    small_mm2 = caliper(small_mm, unit),
+                    large_mm2 = caliper(large_mm, unit)
                 )
             }
             _ if self.more_n > 0.0 => {
                 let more = self.more_n * wound / left;
                 numbers.turns_more_n = Some(more);
-                format!(
-                    "Wind {} in all {}, close together: {} for the {}, and {} to lift later. Let it spring \
-                     open: {} left, {} inside.",
-                    turned(wound + more),
-                    held(&bent, unit),
-                    turned(wound),
-                    self.what,
-                    turned(more),
-                    turned(left + self.more_n),
-                    caliper(inside, unit)
+                text!(
+                    "coil-wind-in-all-close-together",
+                    wound = turned(wound + more),
+                    bent = held(&bent, unit),
+                    wound2 = turned(wound),
+                    what = self.what,
+                    more = turned(more),
+                    left = turned(left + self.more_n),
+                    inside = caliper(inside, unit)
                 )
             }
-            _ => format!(
-                "Wind {} {}, close together. Let it spring open: {} left, {} inside.",
-                turned(wound),
-                held(&bent, unit),
-                turned(left),
-                caliper(inside, unit)
+            _ => text!(
+                "coil-wind-close-together-let-spring",
+                wound = turned(wound),
+                bent = held(&bent, unit),
+                left = turned(left),
+                inside = caliper(inside, unit)
             ),
         };
         let mut hints = hinted(self.hint);
@@ -118,10 +116,7 @@ impl Perform for Coil {
             text,
             hints,
             misfit,
-            caution: Some(
-                "The end of the wire whips round: wear glasses and keep a thumb on the tail. With a drill, \
-                 no gloves near the rod.",
-            ),
+            caution: Some(text!("coil-end-wire-whips-round-wear")),
             takes: Takes::minutes(1.0, 0.5 + 0.1 * wound).effort(bench.effort(spent)),
             ..Done::default()
         })

@@ -7,6 +7,7 @@ use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
 use crate::tool::method::FlatTo;
 use crate::words::length::{LengthUnit, caliper, on_ruler, ruler_step_mm, shown, thickness};
+use lorimant_text::text;
 
 /// A piece is measured off from the spool's flush end and cut.
 #[derive(Debug, Clone)]
@@ -50,84 +51,75 @@ impl Perform for Cut {
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         piece.take_off(piece.length_mm - self.length_mm - self.sliver_mm, true);
         let (flat, far) = match self.flat_to {
-            FlatTo::Piece => (
-                "Flat side of the cutter towards the piece: both its ends are flush, and the end left on \
-                 the spool is pinched.",
-                End::Flush,
-            ),
-            FlatTo::Spool => (
-                "Flat side of the cutter towards the spool: the spool stays flush for the next piece, and \
-                 this piece's right end is pinched.",
-                End::Pinched,
-            ),
+            FlatTo::Piece => (text!("operations-cut-flat-side-cutter-towards-piece"), End::Flush),
+            FlatTo::Spool => (text!("operations-cut-flat-side-cutter-towards-spool"), End::Pinched),
         };
         piece.far = far;
         let n = bench.pieces_n;
         let template = match n {
             _ if self.formed_mm.is_some() => String::new(),
             1 => String::new(),
-            2 => " Cut both, using the first as the template.".to_owned(),
-            n => format!(" Cut all {n}, using the first as the template."),
+            2 => text!("operations-cut-cut-both-using-first-as").to_owned(),
+            n => text!("operations-cut-cut-all-using-first-as", n),
         };
         let unit = bench.unit();
         let gear = &bench.workshop.gear;
         let saw = gear.sawn(bench.wire);
-        let misfit = gear.too_thick(bench.wire).map(|most| {
-            format!("Thicker than your cutter can take ({} at this hardness): saw it.", thickness(most, unit))
-        });
+        let misfit = gear
+            .too_thick(bench.wire)
+            .map(|most| text!("operations-cut-thicker-than-your-cutter-can", most = thickness(most, unit)));
         let on_ruler_mm = self.length_mm - self.formed_mm.unwrap_or(0.0) + self.surplus_mm;
         let ruler = on_ruler(on_ruler_mm, unit);
         let from = match self.formed_mm {
-            Some(_) => "from the end of the bend, along the straight wire",
-            None => "from the flush end",
+            Some(_) => text!("operations-cut-from-end-bend-along-straight"),
+            None => text!("operations-cut-from-flush-end"),
         };
         let at_the_bend = self.formed_mm.is_some() && on_ruler_mm < ruler_step_mm(unit) * 2.0;
         let measured = match (saw, self.flat_to) {
             // What is wound off the spool is clipped, not measured.
-            (None, FlatTo::Piece) if at_the_bend => "Clip the wire where the last turn ends.".to_owned(),
-            (Some(saw), _) if at_the_bend => format!("Where the last turn ends, {saw}."),
-            (Some(saw), _) => format!("Mark {ruler} {from}. Then {saw} there."),
-            (None, FlatTo::Piece) => format!("Cut {ruler} {from}."),
+            (None, FlatTo::Piece) if at_the_bend => {
+                text!("operations-cut-clip-wire-where-last-turn").to_owned()
+            }
+            (Some(saw), _) if at_the_bend => text!("operations-cut-where-last-turn-ends", saw),
+            (Some(saw), _) => text!("operations-cut-mark-then-there", ruler, from, saw),
+            (None, FlatTo::Piece) => text!("operations-cut-cut", ruler, from),
             // This end is pinched: it is trimmed to the mark.
-            (None, FlatTo::Spool) => format!("Mark {ruler} {from}. Cut just past the mark."),
+            (None, FlatTo::Spool) => text!("operations-cut-mark-cut-just-past-mark", ruler, from),
         };
         let trials = (self.allowance_mm != 0.0).then(|| {
-            format!(
-                "Your trials showed it needs {} {} than calculated.",
-                caliper(self.allowance_mm.abs(), unit),
-                if self.allowance_mm > 0.0 { "more" } else { "less" }
+            text!(
+                "operations-cut-your-trials-showed-needs-than",
+                allowance_mm = caliper(self.allowance_mm.abs(), unit),
+                value = if self.allowance_mm > 0.0 { "more" } else { "less" }
             )
         });
         let longer = self
             .surplus_at
             .filter(|_| self.surplus_mm > 0.05 && self.allowance_mm == 0.0 && !at_the_bend)
             .map(|at| {
-                format!(
-                    "Rounded to the ruler: the {at} comes out {} longer than drawn.",
-                    caliper(self.surplus_mm, unit)
+                text!(
+                    "operations-cut-rounded-ruler-comes-out-longer",
+                    at,
+                    surplus_mm = caliper(self.surplus_mm, unit)
                 )
             });
         let short = (self.formed_mm.is_none() && self.length_mm < LEAST_HELD_MM).then(|| {
-            format!(
-                "Shorter than {}: too short to hold. Grip it in smooth pliers, or roll the first end on the \
-                 spool and cut last.",
-                caliper(LEAST_HELD_MM, unit)
-            )
+            text!("operations-cut-shorter-than-too-short-hold", least_held_mm = caliper(LEAST_HELD_MM, unit))
         });
         let saved = self.formed_mm.filter(|_| self.length_mm < LEAST_HELD_MM).map(|_| {
             let (one, all) = (caliper(LEAST_HELD_MM, unit), long_told(f64::from(n) * LEAST_HELD_MM, unit));
-            format!("Rolled on the spool, no extra is needed to hold it: saves {one} each, {all} in all.")
+            text!("operations-cut-rolled-on-spool-no-extra", one, all)
         });
         let marked = self.mark.as_ref().map(|mark| mark.told(unit)).filter(|told| !told.is_empty());
         let marked = marked.map_or(String::new(), |told| format!(" {told}"));
         let all = f64::from(n) * self.each_mm;
         let template = if n > 1 {
-            format!("{template} Together they use {} of wire.", long_told(all, unit))
+            text!("operations-cut-together-they-use-wire", template, all = long_told(all, unit))
         } else {
             template
         };
         Ok(Done {
-            what: "blank".to_owned(),
+            what: text!("operations-cut-blank").to_owned(),
             numbers: Numbers {
                 from: Some(From::Spool),
                 length_mm: Some(self.length_mm),
@@ -142,7 +134,7 @@ impl Perform for Cut {
                 .flatten()
                 .collect(),
             misfit,
-            caution: Some(CAUTION),
+            caution: Some(CAUTION.as_str()),
             takes: Takes::minutes(1.0, 0.2),
             ..Done::default()
         })

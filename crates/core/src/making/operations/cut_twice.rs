@@ -6,6 +6,7 @@ use crate::making::takes::Lost;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::words::length::caliper;
+use lorimant_text::text;
 
 /// Snip, turn the cutter round, trim the pinched face, and again.
 #[derive(Debug, Clone)]
@@ -27,7 +28,7 @@ impl Perform for CutTwice {
 
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let Some(coil) = piece.coil.take() else {
-            return Err("there is no coil to cut. Wind it first.".to_owned());
+            return Err(text!("cut-twice-there-no-coil-cut-wind").to_owned());
         };
         piece.length_mm = self.ring_mm;
         piece.pieces_n = self.rings_n;
@@ -36,19 +37,18 @@ impl Perform for CutTwice {
         cut_to(piece);
         let n = f64::from(self.rings_n);
         Ok(Done {
-            what: "coil".to_owned(),
+            what: text!("cut-twice-coil").to_owned(),
             numbers: Numbers {
                 length_mm: Some(self.sliver_mm),
                 times_n: Some(self.rings_n),
                 ..Numbers::default()
             },
-            text: format!(
-                "Snip off one turn, flat side of the cutter to the ring. Turn the cutter round and trim {} \
-                 off the coil to make it flush. Repeat {} times.",
-                caliper(self.sliver_mm, bench.unit()),
-                self.rings_n
+            text: text!(
+                "cut-twice-snip-off-one-turn-flat",
+                sliver_mm = caliper(self.sliver_mm, bench.unit()),
+                rings_n = self.rings_n
             ),
-            hints: vec!["Grip deep in the jaw. Both faces are flat, but don't quite match.".to_owned()],
+            hints: vec![text!("cut-twice-grip-deep-in-jaw-both").to_owned()],
             misfit: too_thick(bench),
             caution: Some(self.caution),
             takes: Takes::minutes(1.0, 0.12),

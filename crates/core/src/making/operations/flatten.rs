@@ -4,6 +4,7 @@ use crate::making::run::From;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::words::length::{on_ruler, thickness};
+use lorimant_text::text;
 
 /// A stretch is hammered thinner on the block: an end that is to be a paddle, or a bend that is to be stiff.
 #[derive(Debug, Clone)]
@@ -38,26 +39,23 @@ impl Perform for Flatten {
             piece.flatten((from - gone, to - gone), self.thickness_mm);
         }
         let Some(((from, to), _, grown)) = self.stretches.first().copied() else {
-            return Err("there is nothing to hammer.".to_owned());
+            return Err(text!("flatten-there-nothing-hammer").to_owned());
         };
         let thin = thickness(self.thickness_mm, unit);
         let text = if self.operation == Operation::Flatten {
             let far = self.rolled == Some(true);
             *(if far { &mut piece.far } else { &mut piece.near }) = End::Hammered;
-            let marked = if self.rolled.is_some() { "Make all marks first. " } else { "" };
-            format!(
-                "{marked}Hammer the first {} from the {} end flat, to {thin} thick. Turn it over as you go. \
-                 It grows to {}.",
-                on_ruler(to - from, unit),
-                if far { "right" } else { "left" },
-                on_ruler(grown, unit)
+            let marked = if self.rolled.is_some() { text!("flatten-make-all-marks-first") } else { "" };
+            text!(
+                "flatten-hammer-first-from-end-flat",
+                marked,
+                to = on_ruler(to - from, unit),
+                value = if far { "right" } else { "left" },
+                thin,
+                grown = on_ruler(grown, unit)
             )
         } else {
-            format!(
-                "Hammer {} to {thin} on the block, the same on both sides. It opens a little: press it back \
-                 to the drawing.",
-                crate::making::telling::the(self.what)
-            )
+            text!("flatten-hammer-on-block-same-on", what = crate::making::telling::the(self.what), thin)
         };
         Ok(Done {
             what: self.what.to_owned(),
@@ -72,13 +70,13 @@ impl Perform for Flatten {
                 at_mm: Some(if self.rolled == Some(true) { (self.blank_mm - to).max(0.0) } else { from }),
                 length_mm: Some(to - from),
                 thickness_mm: Some(self.thickness_mm),
-                tool: Some("hammer and block".to_owned()),
+                tool: Some(text!("flatten-hammer-block").to_owned()),
                 strain_used: Some(used),
                 times_n: u32::try_from(self.stretches.len()).ok().filter(|n| *n > 1),
                 ..Numbers::default()
             },
             text,
-            caution: Some("Wear safety glasses. Keep fingers clear of the block."),
+            caution: Some(text!("flatten-wear-safety-glasses-keep-fingers")),
             takes: Takes::minutes(0.5, 0.7).effort(bench.effort(0.0)),
             ..Done::default()
         })

@@ -2,6 +2,7 @@
 
 use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::wire::metal::Joining;
+use lorimant_text::text;
 
 /// Flux is brushed on what will be heated.
 #[derive(Debug, Clone, Copy)]
@@ -15,23 +16,18 @@ impl Perform for Flux {
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let metal = bench.wire.metal;
         if !metal.joins_by(&[Joining::Fuse, Joining::Solder, Joining::SolderGently]) {
-            return Err(format!("{metal} is neither fused nor soldered at the bench. Leave out the flux."));
+            return Err(text!("flux-neither-fused-nor-soldered-at", metal));
         }
         bench.wire.surface.bears_heat()?;
         if !piece.shut {
-            return Err(
-                "the ends don't meet yet. Close it first: flux burns off between open ends.".to_owned()
-            );
+            return Err(text!("flux-ends-dont-meet-yet-close").to_owned());
         }
         piece.fluxed = true;
         Ok(Done {
-            what: "joint".to_owned(),
-            text: "Brush a thin coat of flux all round the joint. Let it dry.".to_owned(),
-            hints: vec!["Flux keeps air off the hot metal. It does nothing else.".to_owned()],
-            caution: Some(
-                "Flux may contain fluorides: keep it off skin and out of eyes, and work in fresh air. \
-                 Follow the maker's safety sheet.",
-            ),
+            what: text!("flux-joint").to_owned(),
+            text: text!("flux-brush-thin-coat-flux-all").to_owned(),
+            hints: vec![text!("flux-flux-keeps-air-off-hot").to_owned()],
+            caution: Some(text!("flux-flux-may-contain-fluorides-keep")),
             takes: Takes::minutes(1.0, 0.15),
             ..Done::default()
         })

@@ -3,6 +3,7 @@
 use crate::making::telling::{hinted, the};
 use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::wire::strength::MALLETED;
+use lorimant_text::{Text, text};
 
 /// Work that leaves the wire where it is.
 #[derive(Debug, Clone, Copy)]
@@ -15,8 +16,8 @@ pub struct Handwork {
     pub hint: &'static str,
 }
 
-const BLOWS: &str = "Wear safety glasses. Keep fingers clear of the block.";
-const DUST: &str = "Don't breathe in the dust.";
+const BLOWS: Text = Text::named("handwork-wear-safety-glasses-keep-fingers");
+const DUST: Text = Text::named("handwork-dont-breathe-in-dust");
 
 impl Perform for Handwork {
     fn operation(&self) -> Operation {
@@ -27,39 +28,24 @@ impl Perform for Handwork {
         let the = the(self.what);
         let (text, caution, minutes) = match self.operation {
             Operation::Press if self.what == "turns" => {
-                ("Press the turns together, each against the next.".to_owned(), None, (0.2, 0.3))
+                (text!("handwork-press-turns-together-each-against").to_owned(), None, (0.2, 0.3))
             }
-            Operation::Press => (format!("Press {the} straight in smooth jaws."), None, (0.2, 0.3)),
-            Operation::Level => (
-                format!("Level {the} on abrasive paper on a flat plate: coarse, then fine."),
-                Some(DUST),
-                (0.5, 1.0),
-            ),
+            Operation::Press => (text!("handwork-press-straight-in-smooth-jaws", the), None, (0.2, 0.3)),
+            Operation::Level => (text!("handwork-level-on-abrasive-paper-on", the), Some(DUST), (0.5, 1.0)),
             Operation::Texture => {
                 piece.harden(MALLETED);
-                let text = format!(
-                    "Texture the {} once it is flat and closed: light blows, side by side.",
-                    self.what
-                );
+                let text = text!("handwork-texture-once-flat-closed-light", what = self.what);
                 (text, Some(BLOWS), (0.5, 0.8))
             }
-            Operation::Bevel => (
-                format!("Bevel {the} with light blows or a file, slanting outward all round."),
-                Some(BLOWS),
-                (0.3, 0.8),
-            ),
-            Operation::True => (
-                format!("Flatten {the}: tap it with a mallet on the flat block until it doesn't rock."),
-                Some(BLOWS),
-                (0.2, 0.3),
-            ),
-            other => return Err(format!("“{other}” cannot be done by hand.")),
+            Operation::Bevel => (text!("handwork-bevel-with-light-blows-or", the), Some(BLOWS), (0.3, 0.8)),
+            Operation::True => (text!("handwork-flatten-tap-with-mallet-on", the), Some(BLOWS), (0.2, 0.3)),
+            other => return Err(text!("handwork-cannot-be-done-by-hand", other)),
         };
         Ok(Done {
             what: self.what.to_owned(),
             text,
             hints: hinted(self.hint),
-            caution,
+            caution: caution.map(Text::as_str),
             takes: Takes::minutes(minutes.0, minutes.1).effort(bench.effort(0.0).min(1.0)),
             ..Done::default()
         })

@@ -3,33 +3,31 @@
 use crate::making::workpiece::ClosedBy;
 use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::wire::metal::{Joining, Metal};
+use lorimant_text::{Text, text};
 
-const CAUTION: &str = "Torch: fireproof surface, fresh air, hair and sleeves tied back, extinguisher near. \
-                       Flux gives off fumes. Never heat plated, coated or galvanised wire. Follow the torch \
-                       maker and local rules.";
+const CAUTION: Text = Text::named("join-torch-fireproof-surface-fresh-air");
 
 /// Both faces must meet before they are joined.
 fn meets(piece: &Workpiece) -> Result<(), String> {
     if piece.joined.is_some() {
-        return Err("it is joined already.".to_owned());
+        return Err(text!("join-joined-already").to_owned());
     }
-    if piece.shut { Ok(()) } else { Err("the ends don't meet yet. Close it first.".to_owned()) }
+    if piece.shut { Ok(()) } else { Err(text!("join-ends-dont-meet-yet-close").to_owned()) }
 }
 
 /// What is to know of a piece that is joined in a flame.
 fn after_heat(piece: &Workpiece, metal: Metal) -> Vec<String> {
-    let bare = (!piece.fluxed)
-        .then_some("No flux on it yet. Brush some on first, or air keeps the joint from flowing.");
-    let soft = "The heat leaves it soft all over. The tumbler hardens it again.";
-    let brittle = "It is brittle while hot: don't move it until it is cold.";
+    let bare = (!piece.fluxed).then_some(text!("join-no-flux-on-yet-brush"));
+    let soft = text!("join-heat-leaves-soft-all-over");
+    let brittle = text!("join-brittle-while-hot-dont-move");
     let brittle = metal.figures().hot_short.then_some(brittle);
     bare.into_iter().chain([soft]).chain(brittle).map(str::to_owned).collect()
 }
 
 fn ways(metal: Metal) -> String {
     match metal.joining().as_str() {
-        "not at the bench" => "Leave this metal closed but not joined, or choose another metal.".to_owned(),
-        ways => format!("Ways to join it: {ways}."),
+        "not at the bench" => text!("join-leave-this-metal-closed-but").to_owned(),
+        ways => text!("join-ways-join", ways),
     }
 }
 
@@ -45,7 +43,7 @@ impl Perform for Fuse {
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let metal = bench.wire.metal;
         if !metal.joins_by(&[Joining::Fuse]) {
-            return Err(format!("{metal} does not fuse to itself. {}", ways(metal)));
+            return Err(text!("join-does-not-fuse-itself", metal, metal2 = ways(metal)));
         }
         bench.wire.surface.bears_heat()?;
         bench.workshop.gear.heats()?;
@@ -55,12 +53,10 @@ impl Perform for Fuse {
         piece.joined = Some(ClosedBy::Fused);
         let hints = after_heat(piece, metal);
         Ok(Done {
-            what: "joint".to_owned(),
-            text: "Put it on charcoal. Heat all of it evenly, then the joint. Take the flame away the \
-                   moment it shines like water."
-                .to_owned(),
+            what: text!("join-joint").to_owned(),
+            text: text!("join-put-on-charcoal-heat-all").to_owned(),
             hints,
-            caution: Some(CAUTION),
+            caution: Some(CAUTION.as_str()),
             takes: Takes::minutes(4.0, 0.55),
             ..Done::default()
         })
@@ -79,7 +75,7 @@ impl Perform for Solder {
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let metal = bench.wire.metal;
         if !metal.joins_by(&[Joining::Solder, Joining::SolderGently]) {
-            return Err(format!("{metal} is not soldered at the bench. {}", ways(metal)));
+            return Err(text!("join-not-soldered-at-bench", metal, metal2 = ways(metal)));
         }
         bench.wire.surface.bears_heat()?;
         bench.workshop.gear.heats()?;
@@ -90,21 +86,13 @@ impl Perform for Solder {
         let gently = metal.joins_by(&[Joining::SolderGently]);
         let mut hints = after_heat(piece, metal);
         if gently {
-            hints.push(
-                "Use as little heat as you can: too much melts its outer layer into the core.".to_owned(),
-            );
+            hints.push(text!("join-use-as-little-heat-as").to_owned());
         }
         Ok(Done {
-            what: "joint".to_owned(),
-            text: "Put it on charcoal with a chip of solder under the joint. Heat all of it evenly. Draw \
-                   the solder through with the flame."
-                .to_owned(),
+            what: text!("join-joint").to_owned(),
+            text: text!("join-put-on-charcoal-with-chip").to_owned(),
             hints,
-            caution: Some(
-                "Torch: fireproof surface, fresh air, hair and sleeves tied back, extinguisher near. Flux \
-                 gives off fumes; use cadmium-free solder. Never heat plated, coated or galvanised wire. \
-                 Follow the makers and local rules.",
-            ),
+            caution: Some(text!("join-torch-fireproof-surface-fresh-air-hair")),
             takes: Takes::minutes(4.0, 0.85),
             ..Done::default()
         })

@@ -4,6 +4,7 @@ use super::close::{is_cut, shut};
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::words::counted;
 use crate::words::length::caliper;
+use lorimant_text::text;
 
 /// Rings that are shut before the chain is begun.
 #[derive(Debug, Clone, Copy)]
@@ -63,13 +64,9 @@ impl Perform for ShutRings {
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         is_cut(piece)?;
         Ok(Done {
-            what: "rings".to_owned(),
+            what: text!("link-rings").to_owned(),
             numbers: Numbers { times_n: Some(self.n), inside_mm: piece.inside_mm, ..Numbers::default() },
-            text: format!(
-                "Close {} sideways until the ends meet and no light shows through. Put them in a pile of \
-                 their own.",
-                counted(self.n, "ring")
-            ),
+            text: text!("link-close-sideways-until-ends-meet", n = text!("count-ring", n = self.n)),
             takes: Takes::minutes(0.3, share(0.25, self.n, self.of_n)).effort(bench.effort(0.0)),
             ..Done::default()
         })
@@ -84,13 +81,12 @@ impl Perform for OpenRings {
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         is_cut(piece)?;
         Ok(Done {
-            what: "rings".to_owned(),
+            what: text!("link-rings").to_owned(),
             numbers: Numbers { times_n: Some(self.n), ..Numbers::default() },
-            text: format!(
-                "Open {} sideways, ends past each other, to a gap of about {}: wide enough for the wire to \
-                 pass. Never pull the ends apart. Make a second pile.",
-                counted(self.n, "ring"),
-                caliper(gap_mm(bench.wire.size_mm), bench.unit())
+            text: text!(
+                "link-open-sideways-ends-past-each",
+                n = text!("count-ring", n = self.n),
+                size_mm = caliper(gap_mm(bench.wire.size_mm), bench.unit())
             ),
             takes: Takes::minutes(0.2, share(0.12, self.n, self.of_n)).effort(bench.effort(0.0)),
             ..Done::default()
@@ -106,25 +102,19 @@ impl Perform for LinkRings {
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         is_cut(piece)?;
         shut(piece, Some(self.ring_mm))?;
-        let at_the_end = "Stop at the end of a row, not in the middle. Count the rows before you go on.";
+        let at_the_end = text!("link-stop-at-end-row-not");
         let mut hints = vec![at_the_end.to_owned()];
         if self.others_too {
-            hints.push(
-                "Some of its rings are of other wire or size: make those from their own plan first."
-                    .to_owned(),
-            );
+            hints.push(text!("link-some-its-rings-other-wire").to_owned());
         }
         let on_the_way = match self.shut_n {
             0 => String::new(),
-            n => format!(" Close the other {n} as you come to them."),
+            n => text!("link-close-other-as-you-come", n),
         };
         Ok(Done {
-            what: "rings".to_owned(),
+            what: text!("link-rings").to_owned(),
             numbers: Numbers { times_n: Some(self.n), inside_mm: piece.inside_mm, ..Numbers::default() },
-            text: format!(
-                "Add the {} one at a time, as drawn. Close each before you add the next.{on_the_way}",
-                counted(self.n, "open ring")
-            ),
+            text: text!("link-add-one-at-time-as", n = counted(self.n, text!("link-open-ring")), on_the_way),
             hints,
             takes: Takes::minutes(1.0, share(0.6, self.n, self.of_n) + share(0.3, self.shut_n, self.of_n))
                 .effort(bench.effort(0.0)),

@@ -4,6 +4,7 @@ use crate::making::run::{From, Marked};
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::words::length::{LengthUnit, on_ruler};
 use crate::words::listed;
+use lorimant_text::text;
 
 /// Where each bend that is still to be made begins, marked while the wire is straight; of a fold its middle.
 #[derive(Debug, Clone, PartialEq)]
@@ -24,16 +25,16 @@ impl MarkOut {
             let from = |far: bool, end: &str| {
                 let marks = marks.iter().filter(|mark| mark.far == far);
                 let at: Vec<String> = marks.map(|mark| on_ruler(mark.mm, unit)).collect();
-                (!at.is_empty()).then(|| format!("{} from the {end} end", listed(&at)))
+                (!at.is_empty()).then(|| text!("mark-out-from-end", at = listed(&at), end))
             };
             let ends: Vec<String> =
                 [from(false, "left"), from(true, "right")].into_iter().flatten().collect();
             let what = match (marks.len(), middle) {
-                (_, true) => "the middle of the fold",
-                (1, _) => "where the bend starts",
-                _ => "where the bends start",
+                (_, true) => text!("mark-out-middle-fold"),
+                (1, _) => text!("mark-out-where-bend-starts"),
+                _ => text!("mark-out-where-bends-start"),
             };
-            (!ends.is_empty()).then(|| format!("Mark {what}: {}.", ends.join("; ")))
+            (!ends.is_empty()).then(|| text!("mark-out-mark", what, ends = ends.join("; ")))
         };
         let told: Vec<String> = [of(true), of(false)].into_iter().flatten().collect();
         told.join(" ")
@@ -49,14 +50,14 @@ impl Perform for MarkOut {
         let text = self.told(bench.unit());
         let template = match bench.pieces_n {
             1 => "",
-            2 => " For the second, lay it beside the first and mark across.",
-            _ => " For the others, lay each beside the first and mark across.",
+            2 => text!("mark-out-for-second-lay-beside-first"),
+            _ => text!("mark-out-for-others-lay-each-beside"),
         };
         let first = self.at.first().copied();
         #[expect(clippy::cast_precision_loss, reason = "a handful of marks")]
         let each_min = MARK_MIN * self.at.len() as f64;
         Ok(Done {
-            what: "blank".to_owned(),
+            what: text!("mark-out-blank").to_owned(),
             numbers: Numbers {
                 from: first.map(|mark| if mark.far { From::FarEnd } else { From::NearEnd }),
                 at_mm: first.map(|mark| mark.mm),
@@ -64,7 +65,7 @@ impl Perform for MarkOut {
                 ..Numbers::default()
             },
             text: format!("{text}{template}"),
-            hints: vec!["Use a fine permanent marker. Alcohol takes off what is left.".to_owned()],
+            hints: vec![text!("mark-out-use-fine-permanent-marker-alcohol").to_owned()],
             takes: Takes::minutes(0.3, each_min),
             marks: self.at.clone(),
             ..Done::default()

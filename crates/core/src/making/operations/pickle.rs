@@ -1,6 +1,7 @@
 //! Pickle.
 
 use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
+use lorimant_text::text;
 
 /// Flux and scale are taken off in warm pickle.
 #[derive(Debug, Clone, Copy)]
@@ -15,25 +16,20 @@ impl Perform for Pickle {
         let metal = bench.wire.metal;
         if !metal.figures().pickles {
             let why = if metal.is_steel() {
-                "in a pot that has held copper or silver, iron plates copper onto everything"
+                text!("pickle-in-pot-that-has-held")
             } else {
-                "the acid eats it"
+                text!("pickle-acid-eats")
             };
-            return Err(format!("{metal} does not go into pickle: {why}. Leave out the pickle."));
+            return Err(text!("pickle-does-not-go-into-pickle", metal, why));
         }
         if piece.hot {
-            return Err("it is still hot, and acid spatters. Cool it first.".to_owned());
+            return Err(text!("pickle-still-hot-acid-spatters-cool").to_owned());
         }
         piece.fluxed = false;
         Ok(Done {
-            what: "piece".to_owned(),
-            text: "Leave it in warm pickle until the flux is off. Rinse and neutralise. Pickle only removes \
-                   flux and scale."
-                .to_owned(),
-            caution: Some(
-                "Acid: add acid to water, keep the lid on, use brass or plastic tongs, gloves and glasses. \
-                 Follow local rules for disposal.",
-            ),
+            what: text!("pickle-piece").to_owned(),
+            text: text!("pickle-leave-in-warm-pickle-until").to_owned(),
+            caution: Some(text!("pickle-acid-add-acid-water-keep")),
             takes: Takes { unattended_min: 10.0, ..Takes::minutes(2.0, 0.05) },
             ..Done::default()
         })

@@ -3,6 +3,7 @@
 use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::wire::metal::heat::Cooling;
 use crate::words::capital;
+use lorimant_text::text;
 
 /// Hot metal is cooled, as its metal bears it.
 #[derive(Debug, Clone, Copy)]
@@ -19,17 +20,17 @@ impl Perform for Quench {
         piece.hot = false;
         let wet = matches!(cooling, Cooling::WaterAtOnce | Cooling::WaterWhenBlack);
         Ok(Done {
-            what: "piece".to_owned(),
+            what: text!("quench-piece").to_owned(),
             text: format!("{}.", capital(cooling.shown())),
             hints: figures
                 .hot_short
-                .then(|| "Don't move or strike it while it is hot: it breaks.".to_owned())
+                .then(|| text!("quench-dont-move-or-strike-while").to_owned())
                 .into_iter()
                 .collect(),
             caution: Some(if wet {
-                "Steam and spatter: hold it with tongs."
+                text!("quench-steam-spatter-hold-with-tongs")
             } else {
-                "It stays hot long after the glow is gone: hold it with tongs."
+                text!("quench-stays-hot-long-after-glow")
             }),
             takes: Takes { unattended_min: cooling.minutes(), ..Takes::minutes(0.2, 0.1) },
             ..Done::default()

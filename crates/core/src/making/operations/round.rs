@@ -5,6 +5,7 @@ use crate::making::telling::{hinted, the};
 use crate::making::workpiece::End;
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::method::Rounding;
+use lorimant_text::text;
 
 /// Tips and edges are rounded and smoothed.
 #[derive(Debug, Clone, Copy)]
@@ -35,18 +36,14 @@ impl Perform for Round {
         }
         let the = the(self.what);
         let (text, caution) = match self.by {
-            Rounding::File => (
-                format!("Round and smooth {the}: file in one direction, then emery, coarse before fine."),
-                Some("Don't breathe in the dust. Test the tip on your own skin only once it is smooth."),
-            ),
+            Rounding::File => {
+                (text!("round-round-smooth-file-in-one", the), Some(text!("round-dont-breathe-in-dust-test")))
+            }
             Rounding::CupBurr => (
-                format!("Round {the} in a cup burr that fits the wire, a few light turns. Then emery."),
-                Some(
-                    "Wear glasses. Don't breathe in the dust. Test the tip on your own skin only once it is \
-                     smooth.",
-                ),
+                text!("round-round-in-cup-burr-that", the),
+                Some(text!("round-wear-glasses-dont-breathe-in")),
             ),
-            Rounding::Barrel => (format!("Leave {the} as cut: the tumbler rounds it."), None),
+            Rounding::Barrel => (text!("round-leave-as-cut-tumbler-rounds", the), None),
         };
         Ok(Done {
             what: self.what.to_owned(),

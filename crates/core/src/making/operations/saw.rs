@@ -4,8 +4,8 @@ use crate::making::takes::Lost;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::method::SawFrom;
-use crate::words::counted;
 use crate::words::length::caliper;
+use lorimant_text::text;
 
 /// The coil is sawn along, a kerf lost in each ring.
 #[derive(Debug, Clone)]
@@ -36,45 +36,44 @@ impl Perform for Saw {
 
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let Some(coil) = piece.coil.take() else {
-            return Err("there is no coil to saw. Wind it first.".to_owned());
+            return Err(text!("saw-there-no-coil-saw-wind").to_owned());
         };
         if self.from == SawFrom::Inside && coil.inside_mm < THREADED_MM {
-            return Err(format!(
-                "a saw blade needs a bore of {1} and this one is {0}. Saw from outside, on a bench pin.",
-                caliper(coil.inside_mm, bench.unit()),
-                caliper(THREADED_MM, bench.unit())
+            return Err(text!(
+                "saw-saw-blade-needs-bore-this",
+                threaded_mm = caliper(THREADED_MM, bench.unit()),
+                inside_mm = caliper(coil.inside_mm, bench.unit())
             ));
         }
         let how = match self.from {
             SawFrom::Pin => {
-                "Put the coil in the notch of the bench pin with a dowel inside, so it doesn't rock. Saw \
-                 along it from outside"
+                text!("saw-put-coil-in-notch-bench")
             }
             SawFrom::Inside => {
-                "Thread the blade through the coil, teeth out and towards the handle. Start at the top \
-                 edge. Hold the frame still and saw along the coil"
+                text!("saw-thread-blade-through-coil-teeth")
             }
-            SawFrom::Dowel => "Saw along the coil on its dowel, so that no ring rattles",
+            SawFrom::Dowel => text!("saw-saw-along-coil-on-its"),
         };
-        let slant =
-            if self.slanted { ", at a slight slant, so that each cut leads into the next ring" } else { "" };
+        let slant = if self.slanted { text!("saw-at-slight-slant-so-that") } else { "" };
         piece.length_mm = self.turn_mm - self.kerf_mm;
         piece.pieces_n = self.rings_n;
         piece.inside_mm = Some(coil.inside_mm);
         (piece.near, piece.far) = (End::Sawn, End::Sawn);
         cut_to(piece);
         Ok(Done {
-            what: "coil".to_owned(),
+            what: text!("saw-coil").to_owned(),
             numbers: Numbers {
-                tool: Some(format!("{} blade", self.blade)),
+                tool: Some(text!("saw-blade", blade = self.blade)),
                 kerf_mm: Some(self.kerf_mm),
                 times_n: Some(self.rings_n),
                 ..Numbers::default()
             },
-            text: format!(
-                "{how} with a waxed {} blade{slant}: {}.",
-                self.blade,
-                counted(self.rings_n, "ring")
+            text: text!(
+                "saw-with-waxed-blade",
+                how,
+                blade = self.blade,
+                slant,
+                rings_n = text!("count-ring", n = self.rings_n)
             ),
             caution: Some(self.caution),
             takes: Takes::minutes(3.0, 0.1),

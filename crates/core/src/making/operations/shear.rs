@@ -4,6 +4,7 @@ use super::saw::cut_to;
 use crate::making::takes::Lost;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
+use lorimant_text::text;
 
 /// The tips of sheet shears: flusher than a side cutter.
 #[derive(Debug, Clone)]
@@ -28,7 +29,7 @@ impl Perform for Shear {
 
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let Some(coil) = piece.coil.take() else {
-            return Err("there is no coil to cut. Wind it first.".to_owned());
+            return Err(text!("shear-there-no-coil-cut-wind").to_owned());
         };
         piece.length_mm = self.turn_mm - self.filed_mm;
         piece.pieces_n = self.rings_n;
@@ -36,17 +37,14 @@ impl Perform for Shear {
         (piece.near, piece.far) = (End::Sheared, End::Sheared);
         cut_to(piece);
         let (bite, bites_n) = match self.rings_n {
-            n if bench.wire.size_mm > THICK_MM => ("one turn", n),
-            n => ("two turns", n.div_ceil(2)),
+            n if bench.wire.size_mm > THICK_MM => (text!("shear-one-turn"), n),
+            n => (text!("shear-two-turns"), n.div_ceil(2)),
         };
         Ok(Done {
-            what: "coil".to_owned(),
+            what: text!("shear-coil").to_owned(),
             numbers: Numbers { length_mm: Some(self.filed_mm), times_n: Some(bites_n), ..Numbers::default() },
-            text: format!(
-                "Cut along the coil with the tips of sheet shears, {bite} at a time, {bites_n} cuts. File \
-                 the burr off both faces."
-            ),
-            hints: vec!["Taking more turns at a time bends the rings.".to_owned()],
+            text: text!("shear-cut-along-coil-with-tips", bite, bites_n),
+            hints: vec![text!("shear-taking-more-turns-at-time").to_owned()],
             caution: Some(self.caution),
             takes: Takes::minutes(0.5, 0.12),
             lost: vec![(Lost::Dust, self.filed_mm * f64::from(self.rings_n))],

@@ -8,6 +8,7 @@ use crate::tool::cutting::CAUTION;
 use crate::tool::mandrel::Mandrel;
 use crate::wire::bending::Bending;
 use crate::words::length::caliper;
+use lorimant_text::text;
 
 /// The coil springs open, slides off, and its tails come off.
 #[derive(Debug, Clone)]
@@ -31,11 +32,11 @@ impl Perform for SlideOff<'_> {
 
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let Some(mut coil) = piece.coil.filter(|coil| coil.on_the_rod) else {
-            return Err("there is no coil on a rod. Wind it first.".to_owned());
+            return Err(text!("slide-off-there-no-coil-on-rod").to_owned());
         };
         let bending = Bending::after(bench.wire, self.spent);
         let Some(sprung) = Coil::wind_with(&bending, self.rod.outline()) else {
-            return Err("the wire springs straight.".to_owned());
+            return Err(text!("slide-off-wire-springs-straight").to_owned());
         };
         coil.turns_n *= sprung.springback_ratio;
         coil.inside_mm = sprung.relaxed.across();
@@ -45,24 +46,25 @@ impl Perform for SlideOff<'_> {
         piece.take_off(self.tails_mm + self.ragged_mm, true);
         let unit = bench.unit();
         let slide = if self.stays {
-            "Clip the wire. Let the coil spring open. Leave it on the dowel."
+            text!("slide-off-clip-wire-let-coil-spring")
         } else {
-            "Clip the wire. Let the coil spring open and slide it off."
+            text!("slide-off-clip-wire-let-coil-spring-open")
         };
         Ok(Done {
-            what: "coil".to_owned(),
+            what: text!("slide-off-coil").to_owned(),
             numbers: Numbers {
                 turns_n: Some(coil.turns_n),
                 inside_mm: Some(coil.inside_mm),
                 length_mm: Some(self.tails_mm + self.ragged_mm),
                 ..Numbers::default()
             },
-            text: format!(
-                "{slide} It now has {}, {} inside. Cut off the tails and uneven ends.",
-                turned(coil.turns_n),
-                caliper(coil.inside_mm, unit)
+            text: text!(
+                "slide-off-now-has-inside-cut-off",
+                slide,
+                turns_n = turned(coil.turns_n),
+                inside_mm = caliper(coil.inside_mm, unit)
             ),
-            caution: Some(CAUTION),
+            caution: Some(CAUTION.as_str()),
             takes: Takes::minutes(0.3, bench.shared(0.5)),
             lost: vec![(Lost::Clean, self.tails_mm + self.ragged_mm)],
             ..Done::default()

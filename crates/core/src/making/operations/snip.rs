@@ -5,6 +5,7 @@ use crate::making::takes::Lost;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::words::length::thickness;
+use lorimant_text::text;
 
 /// One snip a ring.
 #[derive(Debug, Clone)]
@@ -26,7 +27,7 @@ impl Perform for Snip {
 
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let Some(coil) = piece.coil.take() else {
-            return Err("there is no coil to snip. Wind it first.".to_owned());
+            return Err(text!("snip-there-no-coil-snip-wind").to_owned());
         };
         piece.length_mm = self.turn_mm - self.filed_mm;
         piece.pieces_n = self.rings_n;
@@ -36,16 +37,16 @@ impl Perform for Snip {
         (piece.near, piece.far) = (end, end);
         cut_to(piece);
         let n = f64::from(self.rings_n);
-        let file = if filed { " File both faces flat." } else { "" };
+        let file = if filed { text!("snip-file-both-faces-flat") } else { "" };
         Ok(Done {
-            what: "coil".to_owned(),
+            what: text!("snip-coil").to_owned(),
             numbers: Numbers {
                 length_mm: Some(self.filed_mm).filter(|mm| *mm > 0.0),
                 times_n: Some(self.rings_n),
                 ..Numbers::default()
             },
-            text: format!("Snip along the coil, one turn at a time, {} times.{file}", self.rings_n),
-            hints: vec!["Pinched ends will do for simple chain. They cannot be soldered.".to_owned()],
+            text: text!("snip-snip-along-coil-one-turn", rings_n = self.rings_n, file),
+            hints: vec![text!("snip-pinched-ends-will-do-for").to_owned()],
             misfit: too_thick(bench),
             caution: Some(self.caution),
             takes: Takes::minutes(0.5, if filed { 0.2 } else { 0.04 }),
@@ -58,5 +59,5 @@ impl Perform for Snip {
 /// What is wrong where the coil's wire is thicker than the cutter takes.
 pub(super) fn too_thick(bench: &Bench) -> Option<String> {
     let most = thickness(bench.workshop.gear.too_thick(bench.wire)?, bench.unit());
-    Some(format!("Thicker than your cutter can take ({most} at this hardness): saw it."))
+    Some(text!("snip-thicker-than-your-cutter-can", most))
 }

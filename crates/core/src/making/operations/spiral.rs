@@ -6,6 +6,7 @@ use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::shape::Course;
 use crate::wire::bending::Bending;
 use crate::wire::strength::outer_strain;
+use lorimant_text::text;
 
 /// Turns laid flat, each round the last.
 #[derive(Debug, Clone, Copy)]
@@ -26,7 +27,7 @@ impl Perform for Spiral {
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         let (profile, unit) = (bench.wire.profile(), bench.unit());
         let (bent, spent) = self.formed.tool(Operation::Spiral, piece, bench);
-        let Some(bent) = bent else { return Err("there is no spiral to coil.".to_owned()) };
+        let Some(bent) = bent else { return Err(text!("spiral-there-no-spiral-coil").to_owned()) };
         let shape = self.formed.shape;
         let inside = shape.course.tightest_mm().unwrap_or(0.0);
         let radius = inside / 2.0 + profile.centroid_mm();
@@ -53,14 +54,14 @@ impl Perform for Spiral {
         Ok(Done {
             what: self.what.to_owned(),
             segments: self.formed.segments(),
-            text: format!(
-                "{}: start the {} {} {}{}. Coil {} flat in smooth jaws, each turn against the last.",
-                place(&numbers, unit),
-                self.what,
-                which_way(&numbers),
-                held(&bent, unit),
-                if inside > 0.0 { "" } else { ". Squeeze its middle shut" },
-                turned(left)
+            text: text!(
+                "spiral-start-coil-flat-in-smooth",
+                numbers = place(&numbers, unit),
+                what = self.what,
+                numbers2 = which_way(&numbers),
+                bent = held(&bent, unit),
+                value = if inside > 0.0 { "" } else { text!("spiral-squeeze-its-middle-shut") },
+                left = turned(left)
             ),
             numbers,
             hints,

@@ -2,6 +2,7 @@
 
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::words::length::caliper;
+use lorimant_text::text;
 
 /// The coil is spread with a key, so that a cutter gets between its turns.
 #[derive(Debug, Clone, Copy)]
@@ -17,19 +18,17 @@ impl Perform for Spread {
 
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         if piece.coil.is_none() {
-            return Err("there is no coil to spread.".to_owned());
+            return Err(text!("operations-spread-there-no-coil-spread").to_owned());
         }
         let key = caliper(self.key_mm, bench.unit());
         Ok(Done {
-            what: "coil".to_owned(),
+            what: text!("operations-spread-coil").to_owned(),
             numbers: Numbers {
                 tool: Some("key".to_owned()),
                 tool_mm: Some(self.key_mm),
                 ..Numbers::default()
             },
-            text: format!(
-                "Spread the coil turn by turn with a key or rod of {key}, a little thicker than the wire."
-            ),
+            text: text!("operations-spread-spread-coil-turn-by-turn", key),
             takes: Takes::minutes(0.3, bench.shared(0.5)),
             ..Done::default()
         })

@@ -3,6 +3,7 @@
 use crate::making::telling::{hinted, the};
 use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::wire::strength::MALLETED;
+use lorimant_text::text;
 
 /// A part is stiffened on the block with a mallet, which keeps the wire round.
 #[derive(Debug, Clone, Copy)]
@@ -32,18 +33,15 @@ impl Perform for Stiffen {
             None => piece.harden(MALLETED),
         }
         let text = if self.hint.is_empty() {
-            format!(
-                "Tap {} with a mallet on the block, the same on both sides, to harden it.",
-                the(self.what)
-            )
+            text!("stiffen-tap-with-mallet-on-block", what = the(self.what))
         } else {
-            format!("Stiffen {}.", the(self.what))
+            text!("stiffen-stiffen", what = the(self.what))
         };
         Ok(Done {
             what: self.what.to_owned(),
             text,
             hints: hinted(self.hint),
-            caution: Some("Wear safety glasses. Keep fingers clear of the block."),
+            caution: Some(text!("stiffen-wear-safety-glasses-keep-fingers")),
             takes: Takes::minutes(0.3, 0.3),
             ..Done::default()
         })

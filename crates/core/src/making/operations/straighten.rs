@@ -4,7 +4,7 @@ use crate::making::run::From;
 use crate::making::workpiece::End;
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::method::{PULL_STRAIN, Straightening};
-use crate::words::counted;
+use lorimant_text::text;
 
 /// The wire is straightened while it is still on the spool, where there is something to hold.
 #[derive(Debug, Clone, Copy)]
@@ -34,9 +34,10 @@ impl Straighten {
                 pulls_n: Some(self.pulls_n),
                 ..Numbers::default()
             },
-            text: format!(
-                "Pull the {what} {} through smooth plastic jaws. Hold it behind the bend.",
-                counted(self.pulls_n, "time")
+            text: text!(
+                "straighten-pull-through-smooth-plastic-jaws",
+                what,
+                pulls_n = text!("count-time", n = self.pulls_n)
             ),
             takes: Takes::minutes(0.2, 0.1 + 0.05 * f64::from(self.pulls_n)),
             ..Done::default()
@@ -54,12 +55,11 @@ impl Perform for Straighten {
             return Ok(self.pull(what, span, piece));
         }
         if piece.coil.is_some() || piece.inside_mm.is_some() || piece.stretches.iter().any(|s| s.bent) {
-            return Err("it would pull out the bends already made. Straighten first.".to_owned());
+            return Err(text!("straighten-would-pull-out-bends-already").to_owned());
         }
         let what = "wire".to_owned();
         if self.by == Straightening::Fingers {
-            let text =
-                "Run the wire through your fingers or a cloth until it is straight, still on the spool.";
+            let text = text!("straighten-run-wire-through-your-fingers");
             return Ok(Done {
                 what,
                 text: text.to_owned(),
@@ -72,18 +72,18 @@ impl Perform for Straighten {
             what,
             numbers: Numbers { pulls_n: Some(self.pulls_n), ..Numbers::default() },
             text: if self.by == Straightening::AfterCutting && piece.far != End::Raw {
-                format!(
-                    "Pull each piece {} through smooth plastic jaws. Hold its end in pliers.",
-                    counted(self.pulls_n, "time")
+                text!(
+                    "straighten-pull-each-piece-through-smooth",
+                    pulls_n = text!("count-time", n = self.pulls_n)
                 )
             } else {
-                format!(
-                    "Pull the wire {} through smooth plastic jaws, still on the spool.",
-                    counted(self.pulls_n, "time")
+                text!(
+                    "straighten-pull-wire-through-smooth-plastic",
+                    pulls_n = text!("count-time", n = self.pulls_n)
                 )
             },
-            hints: vec!["Each pull hardens the wire a little, and later bends spring back more.".to_owned()],
-            caution: Some("Hold the far end: a wire that slips out of the jaws whips. Wear safety glasses."),
+            hints: vec![text!("straighten-each-pull-hardens-wire-little").to_owned()],
+            caution: Some(text!("straighten-hold-far-end-wire-that")),
             takes: Takes::minutes(0.5, bench.shared(0.1 + 0.05 * f64::from(self.pulls_n))),
             ..Done::default()
         })

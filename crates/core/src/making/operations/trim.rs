@@ -6,6 +6,7 @@ use crate::making::workpiece::End;
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
 use crate::words::length::{on_ruler, ruler_mark_mm};
+use lorimant_text::text;
 
 /// An end is trimmed flush: a tail that is no longer held, a pinched end.
 #[derive(Debug, Clone, Copy)]
@@ -35,25 +36,21 @@ impl Trim {
     fn text(&self, bench: &Bench) -> String {
         let unit = bench.unit();
         let how = match bench.workshop.gear.sawn(bench.wire) {
-            Some(_) => "sawn square and filed flush",
-            None => "flat side of the cutter to the piece",
+            Some(_) => text!("trim-sawn-square-filed-flush"),
+            None => text!("trim-flat-side-cutter-piece"),
         };
         match self.left {
             Left::Stretch(what, left_mm) => {
                 let left = on_ruler(left_mm, unit);
-                let match_it = if bench.pieces_n > 1 {
-                    " Lay each further piece on the first and trim it to match."
-                } else {
-                    ""
-                };
-                format!("Trim the {what} to {left}, {how}.{match_it}")
+                let match_it = if bench.pieces_n > 1 { text!("trim-lay-each-further-piece-on") } else { "" };
+                text!("trim-trim", what, left, how, match_it)
             }
             Left::Marked(mm) => {
-                format!("Trim the {} flush at the mark, {how}. {} stays.", self.what, on_ruler(mm, unit))
+                text!("trim-trim-flush-at-mark-stays", what = self.what, how, mm = on_ruler(mm, unit))
             }
             Left::NoTail => {
                 let off = on_ruler(self.off_mm, unit);
-                format!("Trim about {off} off the {}, {how}.", self.what)
+                text!("trim-trim-about-off", off, what = self.what, how)
             }
         }
     }
@@ -78,7 +75,7 @@ impl Perform for Trim {
 
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         if piece.length_mm <= self.off_mm {
-            return Err("there is less wire than would be trimmed off.".to_owned());
+            return Err(text!("trim-there-less-wire-than-would").to_owned());
         }
         piece.take_off(self.off_mm, self.far);
         *(if self.far { &mut piece.far } else { &mut piece.near }) = End::Flush;
@@ -95,7 +92,7 @@ impl Perform for Trim {
                 ..Numbers::default()
             },
             text: self.text(bench),
-            caution: Some(CAUTION),
+            caution: Some(CAUTION.as_str()),
             takes: Takes::minutes(0.2, 0.2),
             lost: vec![(Lost::Clean, self.off_mm)],
             ..Done::default()

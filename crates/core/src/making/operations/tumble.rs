@@ -4,6 +4,7 @@ use crate::making::workpiece::End;
 use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::wire::strength::{TUMBLED, tumbled_strain};
 use crate::words::length::shown;
+use lorimant_text::{fixed, text};
 
 /// In the barrel with steel shot, soap and water.
 #[derive(Debug, Clone, Copy)]
@@ -22,12 +23,12 @@ impl Perform for Tumble {
 
     fn perform(&self, piece: &mut Workpiece, bench: &Bench) -> Result<Done, String> {
         if piece.coil.is_some() {
-            return Err("a coil would tangle and fill with shot. Cut it into rings first.".to_owned());
+            return Err(text!("tumble-coil-would-tangle-fill-with").to_owned());
         }
         let plain = |end| matches!(end, End::Raw | End::Flush | End::Pinched);
         let formed = piece.inside_mm.is_some() || piece.stretches.iter().any(|s| s.bent);
         if !formed && plain(piece.near) && plain(piece.far) {
-            return Err("straight wire comes out bent. Tumble it once it is formed.".to_owned());
+            return Err(text!("tumble-straight-wire-comes-out-bent").to_owned());
         }
         let long = (self.hours / USUAL_H).min(2.0);
         for stretch in &mut piece.stretches {
@@ -35,21 +36,13 @@ impl Perform for Tumble {
             stretch.outer_strain += long * TUMBLED;
         }
         let loads = bench.workshop.gear.loads(f64::from(bench.pieces_n) * bench.wire.mass_g(piece.length_mm));
-        let in_loads = if loads > 1.0 { format!(" in {loads:.0} loads") } else { String::new() };
+        let in_loads =
+            if loads > 1.0 { text!("tumble-in-loads", loads = fixed(loads, 0)) } else { String::new() };
         Ok(Done {
-            what: "pieces".to_owned(),
-            text: format!(
-                "Tumble {} h{in_loads} in steel shot, water to cover and a drop of soap. Rinse, sort and dry.",
-                shown(self.hours, 2)
-            ),
-            hints: vec![
-                "Tumbling hardens the surface, shines and rounds tips in one go. It runs on its own."
-                    .to_owned(),
-            ],
-            caution: Some(
-                "The tumbler is loud. Keep water away from the motor, and follow the maker's \
-                           instructions.",
-            ),
+            what: text!("tumble-pieces").to_owned(),
+            text: text!("tumble-tumble-h-in-steel-shot", hours = shown(self.hours, 2), in_loads),
+            hints: vec![text!("tumble-tumbling-hardens-surface-shines-rounds").to_owned()],
+            caution: Some(text!("tumble-tumbler-loud-keep-water-away")),
             takes: Takes { unattended_min: self.hours * 60.0 * loads, ..Takes::minutes(6.0 * loads, 0.05) },
             ..Done::default()
         })

@@ -5,8 +5,8 @@ use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::coil::{Coil, Winding};
 use crate::tool::mandrel::Mandrel;
 use crate::wire::bending::Bending;
-use crate::words::counted;
 use crate::words::length::pull;
+use lorimant_text::text;
 
 /// Turns wound on a rod, to be cut into rings.
 #[derive(Debug, Clone)]
@@ -37,9 +37,7 @@ impl Perform for Wind<'_> {
         let spent = piece.strain_between(0.0, piece.length_mm);
         let bending = Bending::after(bench.wire, spent);
         let Some(coil) = Coil::wind_with(&bending, self.rod.outline()) else {
-            return Err(
-                "the wire springs straight off this rod. Use a smaller rod or softer wire.".to_owned()
-            );
+            return Err(text!("wind-wire-springs-straight-off-this").to_owned());
         };
         let made = coil.tightest_mm();
         let outer = crate::wire::strength::outer_strain(profile, made);
@@ -55,16 +53,16 @@ impl Perform for Wind<'_> {
         let rod = self.rod.shown_in(unit);
         let how = match self.winding {
             Winding::Hand => "",
-            Winding::PinVise => " Turn the vise and let the wire feed on.",
-            Winding::SlowDrill => " Use the lowest speed, and a guide block of wood or leather.",
+            Winding::PinVise => text!("wind-turn-vise-let-wire-feed"),
+            Winding::SlowDrill => text!("wind-use-lowest-speed-guide-block"),
         };
-        let (turns, wire) = (counted(self.turns_n, "turn"), pull(self.wire_mm, unit));
+        let (turns, wire) = (text!("count-turn", n = self.turns_n), pull(self.wire_mm, unit));
         let coils = match self.coils_n {
-            1 => format!("Wind {turns} on the {rod}. Uses {wire} of wire."),
-            n => format!("Wind {n} coils of {turns} on the {rod}. Uses {wire} of wire each."),
+            1 => text!("wind-wind-on-uses-wire", turns, rod, wire),
+            n => text!("wind-wind-coils-on-uses-wire", n, turns, rod, wire),
         };
         Ok(Done {
-            what: "coil".to_owned(),
+            what: text!("wind-coil").to_owned(),
             numbers: Numbers {
                 tool: Some(rod.clone()),
                 tool_mm: Some(self.rod.outline().across()),
@@ -76,10 +74,8 @@ impl Perform for Wind<'_> {
                 strain_used: Some(used),
                 ..Numbers::default()
             },
-            text: format!("{coils}{how} Keep each turn against the last, with even tension."),
-            hints: vec![
-                "Keep the tension until the end is clipped. Loose turns make larger rings.".to_owned(),
-            ],
+            text: text!("wind-keep-each-turn-against-last", coils, how),
+            hints: vec![text!("wind-keep-tension-until-end-clipped").to_owned()],
             caution: Some(self.caution),
             takes: Takes::minutes(
                 f64::from(self.coils_n),

@@ -6,6 +6,7 @@ use crate::making::{Bench, Done, Operation, Perform, Takes, Workpiece};
 use crate::wire::bending::Bending;
 use crate::wire::strength::outer_strain;
 use crate::words::length::shown;
+use lorimant_text::text;
 
 /// Turns wrapped round the piece's own stem.
 #[derive(Debug, Clone, Copy)]
@@ -39,7 +40,7 @@ impl Perform for Wrap {
         piece.bend((from, to), made, profile);
         let turns = shape.curve(profile).angle() / std::f64::consts::TAU;
         let mut numbers = self.formed.numbers(profile);
-        numbers.tool = Some("its own stem".to_owned());
+        numbers.tool = Some(text!("wrap-its-own-stem").to_owned());
         // Wire wrapped under tension lies on its core.
         numbers.turns_n = Some(turns);
         numbers.turns_left_n = Some(turns);
@@ -47,14 +48,11 @@ impl Perform for Wrap {
         numbers.strain_used = Some(used);
         let (count, rule) = self.counted;
         let text = if self.goes_on {
-            format!(
-                "Keep wrapping, close together, until there are {} in all, counted as {rule}.",
-                shown(count, 2)
-            )
+            text!("wrap-keep-wrapping-close-together-until", count = shown(count, 2), rule)
         } else if (turns - count).abs() < 1e-9 {
-            format!("Wrap {} round the stem, close together, counted as {rule}.", shown(count, 2))
+            text!("wrap-wrap-round-stem-close-together", count = shown(count, 2), rule)
         } else {
-            format!("Lead the tail down from the loop, {} of a turn round the stem.", shown(turns, 2))
+            text!("wrap-lead-tail-down-from-loop", turns = shown(turns, 2))
         };
         Ok(Done {
             what: self.what.to_owned(),
@@ -62,7 +60,7 @@ impl Perform for Wrap {
             numbers,
             text,
             hints: hinted(self.hint),
-            caution: Some("The tail's cut end is sharp until it is trimmed and pressed in."),
+            caution: Some(text!("wrap-tails-cut-end-sharp-until")),
             takes: Takes::minutes(0.3, 0.3 + 0.3 * turns).effort(bench.effort(spent)),
             ..Done::default()
         })

@@ -8,33 +8,51 @@ use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
 use crate::words::length::both;
+use lorimant_text::{Text, text};
 
 /// Balled head pin: its end drawn into a ball.
 pub static PATTERN: Pattern = Pattern {
     kind: "balled-head-pin",
-    name: "balled head pin",
-    plural: "balled head pins",
+    name: Text::named("balled-head-pin-balled-head-pin"),
+    plural: Text::named("balled-head-pin-balled-head-pins"),
     also: &["ball pin", "balled pin", "ball head pin", "ball headpin", "balled headpin"],
     family: Family::Pins,
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("ball_mm", "ball", [1.8, 0.4, 8.0], "Diameter of the ball.").grows(),
-        Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
+        Parameter::mm(
+            "ball_mm",
+            Text::named("balled-head-pin-ball"),
+            [1.8, 0.4, 8.0],
+            Text::named("balled-head-pin-diameter-ball"),
+        )
+        .grows(),
+        Parameter::mm(
+            "stem_mm",
+            Text::named("balled-head-pin-stem"),
+            [35.0, 3.0, 200.0],
+            Text::named("balled-head-pin-straight-stem"),
+        ),
     ],
     wire: UsualWire { metal: Metal::FineSilver, temper: Temper::Soft, size_mm: 0.6438 },
     sized_by: &["stem_mm"],
     free: Free { height: "stem_mm", width: "ball_mm", blank: "stem_mm" },
     page: Page {
-        purpose: "A round head made of the pin's own metal, held in the flame until it draws up.",
-        wires: "0.5 to 0.8 mm. Fine silver and the germanium silvers ball bright; sterling blackens and needs pickle; copper balls with patience. Plated and filled wire must not be melted.",
+        purpose: Text::named("balled-head-pin-round-head-made-pins-own"),
+        wires: Text::named("balled-head-pin-0-5-0-8-mm"),
         faults: &[
-            Mishap::new("The ball is pitted", "It was held in the flame too long, or the wire was dirty."),
             Mishap::new(
-                "The ball sits to one side",
-                "The wire was not upright. Let it hang straight down as it draws up.",
+                Text::named("balled-head-pin-ball-pitted"),
+                Text::named("balled-head-pin-was-held-in-flame-too"),
             ),
-            Mishap::new("The stem is limp", "The heat annealed it. Pull it through smooth jaws a few times."),
+            Mishap::new(
+                Text::named("balled-head-pin-ball-sits-one-side"),
+                Text::named("balled-head-pin-wire-was-not-upright-let"),
+            ),
+            Mishap::new(
+                Text::named("balled-head-pin-stem-limp"),
+                Text::named("balled-head-pin-heat-annealed-pull-through-smooth"),
+            ),
         ],
     },
     form,
@@ -47,26 +65,22 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let ball = f.lay("ball", Course::Ball { diameter_mm: d.of("ball_mm") });
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
     if d.of("ball_mm") <= f.h() {
-        let said = format!(
-            "A ball of {} is no thicker than its wire of {} and stops nothing. Enter a larger ball.",
-            both(d.of("ball_mm")),
-            both(f.h())
-        );
+        let said =
+            text!("balled-head-pin-ball-no-thicker-than-its", d = both(d.of("ball_mm")), f = both(f.h()));
         return Err(Fault::new("parameters.ball_mm", said).limit(f.h()));
     }
     let most = LARGEST_BALL * f.h();
     if d.of("ball_mm") > most {
-        let said = format!(
-            "A ball of {} falls off wire of {} before it draws up. Enter at most {}, or use thicker wire.",
-            both(d.of("ball_mm")),
-            both(f.h()),
-            both(most)
+        let said = text!(
+            "balled-head-pin-ball-falls-off-wire-before",
+            d = both(d.of("ball_mm")),
+            f = both(f.h()),
+            most = both(most)
         );
         return Err(Fault::new("parameters.ball_mm", said).limit(most));
     }
     f.step(Operation::Ball, "end", &[ball]);
-    f.step(Operation::Hammer, "stem", &[]).hint =
-        "Pull the stem through smooth jaws: the flame left it soft.";
+    f.step(Operation::Hammer, "stem", &[]).hint = text!("balled-head-pin-pull-stem-through-smooth-jaws");
     f.stands = (stem, 90.0);
     f.asks.push(DesignCheck::Stem { segment: stem });
     f.asks.push(DesignCheck::Melts);

@@ -10,12 +10,13 @@ use crate::shape::Course;
 use crate::shape::closing::on_stem_deg;
 use crate::tool::mandrel::Mandrel;
 use crate::wire::metal::{Metal, Temper};
+use lorimant_text::{Text, text};
 
 /// Coil end cap with one turn lifted into a bail.
 pub static PATTERN: Pattern = Pattern {
     kind: "coil-cap",
-    name: "coil end cap",
-    plural: "coil end caps",
+    name: Text::named("coil-cap-coil-end-cap"),
+    plural: Text::named("coil-cap-coil-end-caps"),
     also: &[
         "coil cap",
         "coil caps",
@@ -31,21 +32,30 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Between,
     paired: true,
     parameters: &[
-        Parameter::mm("cord_mm", "for cord of", [3.0, 0.5, 30.0], "Diameter of the cord."),
-        Parameter::mm("fit_mm", "with play of", [0.2, 0.0, 5.0], "How much wider the bore is than the cord."),
+        Parameter::mm(
+            "cord_mm",
+            Text::named("coil-cap-for-cord"),
+            [3.0, 0.5, 30.0],
+            Text::named("coil-cap-diameter-cord"),
+        ),
+        Parameter::mm(
+            "fit_mm",
+            Text::named("coil-cap-with-play"),
+            [0.2, 0.0, 5.0],
+            Text::named("coil-cap-how-much-wider-bore-than"),
+        ),
         Parameter::choice(
             "wound_on",
-            "wound on",
-            &["a rod", "the cord itself"],
+            Text::named("coil-cap-wound-on"),
+            &[Text::named("coil-cap-rod"), Text::named("coil-cap-cord-itself")],
             1.0,
-            "Wound on the cord itself, the wire springs open to its play.",
+            Text::named("coil-cap-wound-on-cord-itself-wire"),
         ),
         Parameter::turns(
             "turns_n",
-            "turns",
+            Text::named("coil-cap-turns"),
             [16.0, 2.0, 100.0],
-            "Turns of the coil, without the lifted one. If left out, as many as make it three and a half \
-             bores high.",
+            Text::named("coil-cap-turns-coil-without-lifted-one"),
         )
         .from(|request| {
             let bore = request.value("cord_mm") + request.value("fit_mm");
@@ -56,20 +66,17 @@ pub static PATTERN: Pattern = Pattern {
     sized_by: &["cord_mm"],
     free: Free { height: "turns_n", width: "cord_mm", blank: "turns_n" },
     page: Page {
-        purpose: "Closes the end of a cord. The cord is glued or pinched into the coil, and the lifted turn \
-                  takes the clasp. Two make a cord.",
-        wires: "0.6 to 0.8 mm; 1.0 mm is heavy work. Soft to half-hard: the lifted turn must bend up \
-                without cracking.",
+        purpose: Text::named("coil-cap-closes-end-cord-cord-glued"),
+        wires: Text::named("coil-cap-0-6-0-8-mm"),
         faults: &[
             Mishap::new(
-                "The two caps differ in height",
-                "The turns were counted differently, or one is pressed looser. Press both together and \
-                 count on the same side.",
+                Text::named("coil-cap-two-caps-differ-in-height"),
+                Text::named("coil-cap-turns-were-counted-differently-or"),
             ),
-            Mishap::new("The bail leans", "Two turns were lifted by mistake. Trim one; the cap is fine."),
+            Mishap::new(Text::named("coil-cap-bail-leans"), Text::named("coil-cap-two-turns-were-lifted-by")),
             Mishap::new(
-                "The cord pulls out",
-                "The bore is too wide. Wind on a thinner rod, springback included.",
+                Text::named("coil-cap-cord-pulls-out"),
+                Text::named("coil-cap-bore-too-wide-wind-on"),
             ),
         ],
     },
@@ -85,13 +92,12 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let coil =
         f.lay("coil", Course::Wrap { core_mm: bore, turns, pitch_mm: f.profile.size_mm, roll_deg: 90.0 });
     let bail = f.lay("bail", Course::right(bore, on_stem_deg(bore, h, h)));
-    f.step(Operation::Coil, "coil", &[coil]).hint =
-        "Anchor the left end by its tail and keep the tension until the wire is clipped.";
-    f.step(Operation::Lift, "last turn", &[bail]);
+    f.step(Operation::Coil, "coil", &[coil]).hint = text!("coil-cap-anchor-left-end-by-its");
+    f.step(Operation::Lift, text!("coil-cap-last-turn"), &[bail]);
     // The tail anchors the wire on the rod, and comes off when it is wound.
     f.tails_mm.0 = WRAP_TAIL_MM;
     f.stands = (coil, 180.0);
-    f.openings.push(Opening { what: "bail", inside_mm: bore, mouth: None });
+    f.openings.push(Opening { what: text!("coil-cap-bail"), inside_mm: bore, mouth: None });
     f.asks.push(DesignCheck::Bore { bore_mm: bore, cord_mm: d.of("cord_mm") });
     f.pressed.push((coil, bail));
     if d.second("wound_on") {

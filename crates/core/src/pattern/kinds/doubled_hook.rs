@@ -8,12 +8,13 @@ use crate::pattern::part::{ENDS, KICK, closes_on, flat_ends, flat_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::{Course, backwards};
 use crate::wire::metal::{Metal, Temper};
+use lorimant_text::{Text, text};
 
 /// Hook of doubled wire: folded at its nose, two eyes side by side.
 pub static PATTERN: Pattern = Pattern {
     kind: "doubled-hook",
-    name: "double-wire hook",
-    plural: "double-wire hooks",
+    name: Text::named("doubled-hook-double-wire-hook"),
+    plural: Text::named("doubled-hook-double-wire-hooks"),
     also: &[
         "doubled-wire hook",
         "doubled hook",
@@ -28,39 +29,82 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Skin,
     paired: false,
     parameters: &[
-        Parameter::mm("eye_mm", "eyes", [3.0, 1.0, 20.0], "Inside of the two eyes, turned sideways.").grows(),
-        Parameter::mm("shank_mm", "shank", [12.0, 2.0, 80.0], "Straight from eyes to bend.").grows(),
-        Parameter::mm("bend_mm", "bend", [5.0, 2.0, 30.0], "Inside of the hook's bend.").grows(),
-        Parameter::mm("nose_mm", "nose", [6.0, 0.5, 60.0], "Straight from bend to lift.").grows(),
-        Parameter::deg("lift_deg", "nose lifted", [25.0, 5.0, 80.0], "How far the nose is lifted outward.")
-            .or_none("nose not lifted"),
-        Parameter::mm("tip_mm", "tip", [2.5, 0.5, 20.0], "Length of the lifted nose, to the fold.").grows(),
         Parameter::mm(
-            "fold_mm",
-            "fold",
-            [0.4, 0.0, 6.0],
-            "Inside of the fold at the nose, once it is nipped.",
+            "eye_mm",
+            Text::named("doubled-hook-eyes"),
+            [3.0, 1.0, 20.0],
+            Text::named("doubled-hook-inside-two-eyes-turned-sideways"),
         )
         .grows(),
-        Parameter::mm("ring_mm", "for rings of", [1.3, 0.3, 6.0], "Wire of the ring that it takes.").grows(),
+        Parameter::mm(
+            "shank_mm",
+            Text::named("doubled-hook-shank"),
+            [12.0, 2.0, 80.0],
+            Text::named("doubled-hook-straight-from-eyes-bend"),
+        )
+        .grows(),
+        Parameter::mm(
+            "bend_mm",
+            Text::named("doubled-hook-bend"),
+            [5.0, 2.0, 30.0],
+            Text::named("doubled-hook-inside-hooks-bend"),
+        )
+        .grows(),
+        Parameter::mm(
+            "nose_mm",
+            Text::named("doubled-hook-nose"),
+            [6.0, 0.5, 60.0],
+            Text::named("doubled-hook-straight-from-bend-lift"),
+        )
+        .grows(),
+        Parameter::deg(
+            "lift_deg",
+            Text::named("doubled-hook-nose-lifted"),
+            [25.0, 5.0, 80.0],
+            Text::named("doubled-hook-how-far-nose-lifted-outward"),
+        )
+        .or_none(Text::named("doubled-hook-nose-not-lifted")),
+        Parameter::mm(
+            "tip_mm",
+            Text::named("doubled-hook-tip"),
+            [2.5, 0.5, 20.0],
+            Text::named("doubled-hook-length-lifted-nose-fold"),
+        )
+        .grows(),
+        Parameter::mm(
+            "fold_mm",
+            Text::named("doubled-hook-fold"),
+            [0.4, 0.0, 6.0],
+            Text::named("doubled-hook-inside-fold-at-nose-once"),
+        )
+        .grows(),
+        Parameter::mm(
+            "ring_mm",
+            Text::named("doubled-hook-for-rings"),
+            [1.3, 0.3, 6.0],
+            Text::named("doubled-hook-wire-ring-that-takes"),
+        )
+        .grows(),
         ENDS,
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::Soft, size_mm: 1.024 },
     sized_by: &[],
     free: Free { height: "shank_mm", width: "bend_mm", blank: "shank_mm" },
     page: Page {
-        purpose: "Twice the wire and twice the strength, with a rounded nose and no cut end to catch.",
-        wires: "0.8 to 1.3 mm, a size thinner than a single hook. Soft to half-hard: the fold is hardest on \
-                the wire.",
+        purpose: Text::named("doubled-hook-twice-wire-twice-strength-with"),
+        wires: Text::named("doubled-hook-0-8-1-3-mm"),
         faults: &[
             Mishap::new(
-                "The two wires part",
-                "They were not pressed together before bending. Fold, press, then bend both as one.",
+                Text::named("doubled-hook-two-wires-part"),
+                Text::named("doubled-hook-they-were-not-pressed-together"),
             ),
-            Mishap::new("The fold snaps", "The wire was too hard. Fold softer wire."),
             Mishap::new(
-                "The ring does not go in",
-                "The mouth is narrower than the ring's wire. Open the bend or use a thinner ring.",
+                Text::named("doubled-hook-fold-snaps"),
+                Text::named("doubled-hook-wire-was-too-hard-fold"),
+            ),
+            Mishap::new(
+                Text::named("doubled-hook-ring-does-not-go-in"),
+                Text::named("doubled-hook-mouth-narrower-than-rings-wire"),
             ),
         ],
     },
@@ -91,13 +135,16 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     if let Course::Bend { roll_deg, .. } = &mut f.segments[last].course {
         *roll_deg = -*roll_deg;
     }
-    f.closures.push(Closure { what: "second eye", far_end: true, on: Some(last - 1) });
+    f.closures.push(Closure { what: text!("doubled-hook-second-eye"), far_end: true, on: Some(last - 1) });
     f.pressed.extend((0..fold).map(|i| (i, last - i)));
-    f.openings.push(Opening { what: "hook", inside_mm: d.of("bend_mm"), mouth: Some((nose, shank)) });
-    f.step(Operation::Loop, "both eyes", &[eye, last]).hint =
-        "Roll both at one mark on the jaw, so that they match.";
-    f.step(Operation::Fold, "wire", &[fold]).hint =
-        "Press the two wires together along their length, and pinch the gap at the fold shut.";
+    f.openings.push(Opening {
+        what: text!("doubled-hook-hook"),
+        inside_mm: d.of("bend_mm"),
+        mouth: Some((nose, shank)),
+    });
+    f.step(Operation::Loop, text!("doubled-hook-both-eyes"), &[eye, last]).hint =
+        text!("doubled-hook-roll-both-at-one-mark");
+    f.step(Operation::Fold, "wire", &[fold]).hint = text!("doubled-hook-press-two-wires-together-along");
     if let Some(lift) = lift {
         f.step(Operation::Kick, "nose", &[lift, last - lift]);
         f.shows("lift_deg", DimensionPlace::Angle(lift));

@@ -8,41 +8,50 @@ use crate::pattern::part::centred_loop;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
+use lorimant_text::{Text, text};
 
 /// Eye pin: a loop centred over its stem.
 pub static PATTERN: Pattern = Pattern {
     kind: "eye-pin",
-    name: "eye pin",
-    plural: "eye pins",
+    name: Text::named("eye-pin-eye-pin"),
+    plural: Text::named("eye-pin-eye-pins"),
     also: &["eyepin", "eyepins", "loop pin"],
     family: Family::Pins,
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("loop_mm", "loop", [2.4, 0.8, 15.0], "Inside of the eye.").grows(),
-        Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
+        Parameter::mm(
+            "loop_mm",
+            Text::named("eye-pin-loop"),
+            [2.4, 0.8, 15.0],
+            Text::named("eye-pin-inside-eye"),
+        )
+        .grows(),
+        Parameter::mm(
+            "stem_mm",
+            Text::named("eye-pin-stem"),
+            [35.0, 3.0, 200.0],
+            Text::named("eye-pin-straight-stem"),
+        ),
         Parameter::mm(
             "hammered_mm",
-            "hammered to",
+            Text::named("eye-pin-hammered"),
             [0.0, 0.1, 5.0],
-            "Thickness the eye is hammered to; 0 leaves it round.",
+            Text::named("eye-pin-thickness-eye-hammered-0-leaves"),
         )
-        .or_none("eye not hammered"),
+        .or_none(Text::named("eye-pin-eye-not-hammered")),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.6438 },
     sized_by: &["stem_mm"],
     free: Free { height: "stem_mm", width: "loop_mm", blank: "stem_mm" },
     page: Page {
-        purpose: "Carries beads and links them: one eye is made first, the other once the beads are on.",
-        wires: "0.5 to 0.8 mm (24 to 20 AWG), whatever goes through the beads. Half-hard keeps the stem straight; soft rolls more easily.",
+        purpose: Text::named("eye-pin-carries-beads-links-them-one"),
+        wires: Text::named("eye-pin-0-5-0-8-mm"),
         faults: &[
+            Mishap::new(Text::named("eye-pin-eye-leans-over"), Text::named("eye-pin-was-not-bent-back-bend")),
             Mishap::new(
-                "The eye leans over",
-                "It was not bent back. Bend the neck back until the eye sits over the stem.",
-            ),
-            Mishap::new(
-                "The stem is too short for the last bead",
-                "The second loop needs wire too: leave about its cut length beyond the beads.",
+                Text::named("eye-pin-stem-too-short-for-last"),
+                Text::named("eye-pin-second-loop-needs-wire-too"),
             ),
         ],
     },
@@ -54,13 +63,13 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
     f.hammer(&[rolled], d.of("hammered_mm"), "hammered_mm")?;
     f.step(Operation::Loop, "loop", &[rolled]);
-    f.step(Operation::Bend, "neck", &[neck]).hint = "Bend back until the loop sits centred over the stem.";
+    f.step(Operation::Bend, "neck", &[neck]).hint = text!("eye-pin-bend-back-until-loop-sits");
     if d.of("hammered_mm") > 0.0 {
         f.step(Operation::Hammer, "loop", &[]);
         f.step(Operation::Close, "loop", &[]);
     }
     if d.of("hammered_mm") <= 0.0 {
-        f.step(Operation::Hammer, "loop", &[]).hint = "With a mallet, on both sides.";
+        f.step(Operation::Hammer, "loop", &[]).hint = text!("eye-pin-with-mallet-on-both-sides");
     }
     f.step(Operation::Straighten, "stem", &[stem]);
     // There is always something to hold, and nothing is cut that spoils.

@@ -9,12 +9,13 @@ use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::shape::closing::crossing_mm;
 use crate::wire::metal::{Metal, Temper};
+use lorimant_text::{Text, text};
 
 /// Figure eight: two loops, equal or not, closed against one crossing.
 pub static PATTERN: Pattern = Pattern {
     kind: "figure-eight",
-    name: "figure eight",
-    plural: "figure eights",
+    name: Text::named("figure-eight-figure-eight"),
+    plural: Text::named("figure-eight-figure-eights"),
     also: &[
         "figure 8",
         "figure 8 link",
@@ -28,39 +29,48 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("loop_mm", "loop", [3.0, 0.8, 30.0], "Inside of the first loop.").grows(),
+        Parameter::mm(
+            "loop_mm",
+            Text::named("figure-eight-loop"),
+            [3.0, 0.8, 30.0],
+            Text::named("figure-eight-inside-first-loop"),
+        )
+        .grows(),
         Parameter::mm(
             "second_mm",
-            "second loop",
+            Text::named("figure-eight-second-loop"),
             [3.0, 0.8, 30.0],
-            "Inside of the second loop; the same as the first if left out.",
+            Text::named("figure-eight-inside-second-loop-same-as"),
         )
         .from(|request| request.value("loop_mm")),
         Parameter::mm(
             "apart_mm",
-            "apart",
+            Text::named("figure-eight-apart"),
             [0.0, 0.1, 20.0],
-            "Extra straight wire in the crossing; 0 lets the loops touch.",
+            Text::named("figure-eight-extra-straight-wire-in-crossing"),
         )
-        .or_none("loops touching"),
+        .or_none(Text::named("figure-eight-loops-touching")),
         ENDS,
     ],
     wire: UsualWire { metal: Metal::Copper, temper: Temper::HalfHard, size_mm: 1.024 },
     sized_by: &["loop_mm", "second_mm"],
     free: Free { height: "apart_mm", width: "loop_mm", blank: "loop_mm" },
     page: Page {
-        purpose: "Joins two things that turn freely against each other. The plainest handmade link.",
-        wires: "0.8 to 1.3 mm. Half-hard holds its loops; soft wire is easier and can be hammered flat afterwards.",
+        purpose: Text::named("figure-eight-joins-two-things-that-turn"),
+        wires: Text::named("figure-eight-0-8-1-3-mm"),
         faults: &[
             Mishap::new(
-                "One loop is larger",
-                "The jaw slipped, or the crossing mark was off the middle of the blank.",
+                Text::named("figure-eight-one-loop-larger"),
+                Text::named("figure-eight-jaw-slipped-or-crossing-mark"),
             ),
             Mishap::new(
-                "The loops are not in one plane",
-                "The crossing twisted. Straighten it in smooth jaws until the loops run smoothly into each other.",
+                Text::named("figure-eight-loops-not-in-one-plane"),
+                Text::named("figure-eight-crossing-twisted-straighten-in-smooth"),
             ),
-            Mishap::new("A gap stays", "The loop was not rolled until its end meets the crossing."),
+            Mishap::new(
+                Text::named("figure-eight-gap-stays"),
+                Text::named("figure-eight-loop-was-not-rolled-until"),
+            ),
         ],
     },
     form,
@@ -70,14 +80,14 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let (first_mm, second_mm) = (d.of("loop_mm"), d.of("second_mm"));
     let touching = crossing_mm(f.mean(first_mm), f.mean(second_mm), f.h());
     let flat = flat_ends(f, d.of("ends_mm"))?;
-    let first = flat_loop(f, "first loop", (first_mm, flat), 0.0);
+    let first = flat_loop(f, text!("figure-eight-first-loop"), (first_mm, flat), 0.0);
     let crossing = f.lay("crossing", Course::straight(touching + d.of("apart_mm")));
-    let second = flat_loop(f, "second loop", (second_mm, flat), 180.0);
-    f.step(Operation::Loop, "first loop", &[first]);
-    f.step(Operation::Loop, "second loop", &[second]).hint = "Turn the wire end for end, not over.";
+    let second = flat_loop(f, text!("figure-eight-second-loop"), (second_mm, flat), 180.0);
+    f.step(Operation::Loop, text!("figure-eight-first-loop"), &[first]);
+    f.step(Operation::Loop, text!("figure-eight-second-loop"), &[second]).hint =
+        text!("figure-eight-turn-wire-end-for-end");
     f.step(Operation::Close, "loops", &[]);
-    f.step(Operation::Press, "crossing", &[]).hint =
-        "Until the loops run smoothly into each other, in one plane.";
+    f.step(Operation::Press, "crossing", &[]).hint = text!("figure-eight-until-loops-run-smoothly-into");
     // Lean the crossing so that the two centres stand one above the other.
     let across = f.mean(first_mm) + f.mean(second_mm);
     f.stands = (crossing, -90.0 - across.atan2(touching + d.of("apart_mm")).to_degrees());

@@ -9,29 +9,61 @@ use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::closing::{bend_back_deg, on_neck_deg};
 use crate::shape::{Course, backwards};
 use crate::wire::metal::{Metal, Temper};
+use lorimant_text::{Text, text};
 
 /// A pair of hooks bent at once from one folded length.
 pub static PATTERN: Pattern = Pattern {
     kind: "folded-pair",
-    name: "folded pair of hooks",
-    plural: "folded pairs of hooks",
+    name: Text::named("folded-pair-folded-pair-hooks"),
+    plural: Text::named("folded-pair-folded-pairs-hooks"),
     also: &["folded hooks", "folded pair", "folded pairs"],
     family: Family::EarWires,
     worn: Worn::Ear,
     paired: false,
     parameters: &[
-        Parameter::mm("loop_mm", "loop", [2.2, 0.8, 12.0], "Inside of the loop the drop hangs in.").grows(),
-        Parameter::mm("front_mm", "front", [11.0, 1.0, 80.0], "Straight front leg, from loop to crown."),
-        Parameter::mm("crown_mm", "crown", [9.0, 3.0, 40.0], "Inside of the bend that sits in the ear."),
-        Parameter::mm("back_mm", "back", [19.0, 2.0, 90.0], "Back leg with its tip, from crown to end."),
-        Parameter::deg("tip_deg", "tip out", [18.0, 5.0, 80.0], "How far the tips are kicked outward.")
-            .or_none("tips left straight"),
-        Parameter::mm("tip_mm", "tip", [4.0, 1.0, 30.0], "Length of the kicked tips."),
+        Parameter::mm(
+            "loop_mm",
+            Text::named("folded-pair-loop"),
+            [2.2, 0.8, 12.0],
+            Text::named("folded-pair-inside-loop-drop-hangs-in"),
+        )
+        .grows(),
+        Parameter::mm(
+            "front_mm",
+            Text::named("folded-pair-front"),
+            [11.0, 1.0, 80.0],
+            Text::named("folded-pair-straight-front-leg-from-loop"),
+        ),
+        Parameter::mm(
+            "crown_mm",
+            Text::named("folded-pair-crown"),
+            [9.0, 3.0, 40.0],
+            Text::named("folded-pair-inside-bend-that-sits-in"),
+        ),
+        Parameter::mm(
+            "back_mm",
+            Text::named("folded-pair-back"),
+            [19.0, 2.0, 90.0],
+            Text::named("folded-pair-back-leg-with-its-tip"),
+        ),
+        Parameter::deg(
+            "tip_deg",
+            Text::named("folded-pair-tip-out"),
+            [18.0, 5.0, 80.0],
+            Text::named("folded-pair-how-far-tips-kicked-outward"),
+        )
+        .or_none(Text::named("folded-pair-tips-left-straight")),
+        Parameter::mm(
+            "tip_mm",
+            Text::named("folded-pair-tip"),
+            [4.0, 1.0, 30.0],
+            Text::named("folded-pair-length-kicked-tips"),
+        ),
         Parameter::mm(
             "fold_mm",
-            "fold",
+            Text::named("folded-pair-fold"),
             [0.8, 0.0, 6.0],
-            "Inside of the fold at the front that joins the two; it is parted last and falls off.",
+            Text::named("folded-pair-inside-fold-at-front-that"),
         )
         .grows(),
     ],
@@ -39,31 +71,28 @@ pub static PATTERN: Pattern = Pattern {
     sized_by: &[],
     free: Free { height: "front_mm", width: "crown_mm", blank: "back_mm" },
     page: Page {
-        purpose: "Two ear wires that cannot help matching: one wire folded in half, both crowns bent \
-                  together, both tips kicked and rounded side by side. The fold at the front stays until \
-                  the tumbling is done. Then it is cut and the loops are rolled.",
-        wires: "0.8 mm (20 AWG) is usual, 0.64 for small ears, 0.72 in between and hard to buy; 1.0 is too thick for most piercings. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
+        purpose: Text::named("folded-pair-two-ear-wires-that-cannot"),
+        wires: Text::named("folded-pair-0-8-mm-20-awg"),
         faults: &[
             Mishap::new(
-                "One is longer",
-                "The fold was not in the middle. Fold at exactly half the blank, and trim the two tips even.",
+                Text::named("folded-pair-one-longer"),
+                Text::named("folded-pair-fold-was-not-in-middle"),
             ),
             Mishap::new(
-                "The loops are not alike",
-                "They were rolled at different places on the jaw. Mark it, and roll one straight after the \
-                 other.",
+                Text::named("folded-pair-loops-not-alike"),
+                Text::named("folded-pair-they-were-rolled-at-different"),
             ),
             Mishap::new(
-                "It works out of the ear",
-                "The tip is not bent out, or the crown is too wide for the ear.",
+                Text::named("folded-pair-works-out-ear"),
+                Text::named("folded-pair-tip-not-bent-out-or"),
             ),
             Mishap::new(
-                "It opens under a heavy drop",
-                "The wire is too soft or thin. Harden the crown, or use thicker wire.",
+                Text::named("folded-pair-opens-under-heavy-drop"),
+                Text::named("folded-pair-wire-too-soft-or-thin"),
             ),
             Mishap::new(
-                "It scratches",
-                "The tip is not rounded. Use a cup burr or emery, one direction, then test it on your own ear.",
+                Text::named("folded-pair-scratches"),
+                Text::named("folded-pair-tip-not-rounded-use-cup"),
             ),
         ],
     },
@@ -74,13 +103,13 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let (loop_mm, neck_mm, h) = (d.of("loop_mm"), NECK * f.h(), f.h());
     let (r, neck_r) = (f.mean(loop_mm), f.mean(neck_mm));
     f.lay("tip", Course::straight(d.of("tip_mm")));
-    let kick = f.lay("tip bend", Course::right(KICK * h, d.of("tip_deg")));
+    let kick = f.lay(text!("folded-pair-tip-bend"), Course::right(KICK * h, d.of("tip_deg")));
     let back = f.leg("back", d.of("back_mm") - d.of("tip_mm"), "back_mm")?;
     let crown = f.lay("crown", Course::left(d.of("crown_mm"), 180.0));
     let front = f.lay("front", Course::straight(d.of("front_mm")));
     let neck = f.lay("neck", Course::right(neck_mm, bend_back_deg(r, neck_r)));
     let rolled = f.lay("loop", Course::left(loop_mm, on_neck_deg(loop_mm, (h, h), neck_r)));
-    f.openings.push(Opening { what: "loop", inside_mm: loop_mm, mouth: None });
+    f.openings.push(Opening { what: text!("folded-pair-loop"), inside_mm: loop_mm, mouth: None });
     let near: Vec<_> = f.segments.clone();
     let fold = f.lay(
         "fold",
@@ -94,16 +123,17 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
         f.pressed.extend([(neck, loop_at), (front, loop_at), (neck, fold), (front, fold), (loop_at, fold)]);
     }
     f.step(Operation::Fold, "wire", &[fold]);
-    f.step(Operation::Bend, "both necks", &[neck, last - neck]).hint =
-        "Both front legs together, near the fold: what is beyond it becomes the loops.";
-    f.step(Operation::Bend, "both crowns", &[crown, last - crown]);
+    f.step(Operation::Bend, text!("folded-pair-both-necks"), &[neck, last - neck]).hint =
+        text!("folded-pair-both-front-legs-together-near");
+    f.step(Operation::Bend, text!("folded-pair-both-crowns"), &[crown, last - crown]);
     if d.of("tip_deg") > 0.0 {
-        f.step(Operation::Kick, "both tips", &[kick, last - kick]).hint = "Trim the two tips even first.";
+        f.step(Operation::Kick, text!("folded-pair-both-tips"), &[kick, last - kick]).hint =
+            text!("folded-pair-trim-two-tips-even-first");
     }
-    f.step(Operation::Round, "tips", &[]).hint = "While they are still joined.";
+    f.step(Operation::Round, "tips", &[]).hint = text!("folded-pair-while-they-still-joined");
     f.step(Operation::Hammer, "crowns", &[]);
     f.step(Operation::Part, "fold", &[]);
-    f.step(Operation::Loop, "both loops", &[rolled, last - rolled]);
+    f.step(Operation::Loop, text!("folded-pair-both-loops"), &[rolled, last - rolled]);
     f.stands = (back, 90.0);
     f.bears.push(crown);
     f.pulled(rolled, crown);

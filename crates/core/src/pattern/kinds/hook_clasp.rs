@@ -8,73 +8,105 @@ use crate::pattern::part::{ENDS, closes_on, flat_ends, flat_loop, kicked_tip};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
+use lorimant_text::{Text, text};
 
 /// Hook clasp with a plain eye; its tip plain or curved outward.
 pub static PATTERN: Pattern = Pattern {
     kind: "hook-clasp",
-    name: "hook clasp",
-    plural: "hook clasps",
+    name: Text::named("hook-clasp-hook-clasp"),
+    plural: Text::named("hook-clasp-hook-clasps"),
     also: &["clasp hook", "clasp hooks", "hook and eye"],
     family: Family::Clasps,
     worn: Worn::Skin,
     paired: false,
     parameters: &[
-        Parameter::mm("eye_mm", "eye", [4.0, 1.0, 20.0], "Inside of the eye at its end.").grows(),
-        Parameter::mm("shank_mm", "shank", [14.0, 2.0, 80.0], "Straight from eye to bend.").grows(),
-        Parameter::mm("bend_mm", "bend", [5.0, 2.0, 30.0], "Inside of the hook's bend.").grows(),
+        Parameter::mm(
+            "eye_mm",
+            Text::named("hook-clasp-eye"),
+            [4.0, 1.0, 20.0],
+            Text::named("hook-clasp-inside-eye-at-its-end"),
+        )
+        .grows(),
+        Parameter::mm(
+            "shank_mm",
+            Text::named("hook-clasp-shank"),
+            [14.0, 2.0, 80.0],
+            Text::named("hook-clasp-straight-from-eye-bend"),
+        )
+        .grows(),
+        Parameter::mm(
+            "bend_mm",
+            Text::named("hook-clasp-bend"),
+            [5.0, 2.0, 30.0],
+            Text::named("hook-clasp-inside-hooks-bend"),
+        )
+        .grows(),
         Parameter::deg(
             "turn_deg",
-            "turned",
+            Text::named("hook-clasp-turned"),
             [190.0, 150.0, 230.0],
-            "How far the bend turns; past 180 the nose closes in, and the mouth is narrower than the bend.",
+            Text::named("hook-clasp-how-far-bend-turns-past"),
         ),
-        Parameter::mm("nose_mm", "nose", [7.0, 0.5, 60.0], "Straight from bend to tip.").grows(),
+        Parameter::mm(
+            "nose_mm",
+            Text::named("hook-clasp-nose"),
+            [7.0, 0.5, 60.0],
+            Text::named("hook-clasp-straight-from-bend-tip"),
+        )
+        .grows(),
         Parameter::mm(
             "curl_mm",
-            "tip curled to",
+            Text::named("hook-clasp-tip-curled"),
             [0.0, 0.6, 12.0],
-            "Inside of the curl the tip is rolled into, instead of bending it out; 0 leaves it uncurled.",
+            Text::named("hook-clasp-inside-curl-tip-rolled-into"),
         )
-        .or_none("tip not curled"),
+        .or_none(Text::named("hook-clasp-tip-not-curled")),
         Parameter::deg(
             "tip_deg",
-            "tip out",
+            Text::named("hook-clasp-tip-out"),
             [30.0, 5.0, 80.0],
-            "How far the tip is bent out; 0 leaves it plain.",
+            Text::named("hook-clasp-how-far-tip-bent-out"),
         )
         .from(|request| if request.value("curl_mm") > 0.0 { 0.0 } else { 30.0 })
-        .or_none("tip left plain"),
-        Parameter::mm("tip_mm", "tip", [3.0, 1.0, 20.0], "Length of the bent tip.").grows(),
-        Parameter::mm("ring_mm", "for rings of", [1.3, 0.3, 6.0], "Wire of the ring that it takes.").grows(),
+        .or_none(Text::named("hook-clasp-tip-left-plain")),
+        Parameter::mm(
+            "tip_mm",
+            Text::named("hook-clasp-tip"),
+            [3.0, 1.0, 20.0],
+            Text::named("hook-clasp-length-bent-tip"),
+        )
+        .grows(),
+        Parameter::mm(
+            "ring_mm",
+            Text::named("hook-clasp-for-rings"),
+            [1.3, 0.3, 6.0],
+            Text::named("hook-clasp-wire-ring-that-takes"),
+        )
+        .grows(),
         Parameter::mm(
             "hammered_mm",
-            "hammered to",
+            Text::named("hook-clasp-hammered"),
             [0.0, 0.1, 5.0],
-            "Thickness the bend is hammered to; 0 leaves it round.",
+            Text::named("hook-clasp-thickness-bend-hammered-0-leaves"),
         )
-        .or_none("bend not hammered"),
+        .or_none(Text::named("hook-clasp-bend-not-hammered")),
         ENDS,
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 1.291 },
     sized_by: &[],
     free: Free { height: "shank_mm", width: "bend_mm", blank: "shank_mm" },
     page: Page {
-        purpose: "The plainest clasp: a ring drops over the hook and the pull keeps it there. Its nose \
-                  closes in a little; the tip is bent out, or rolled into a small curl.",
-        wires: "1.0 to 1.6 mm (18 to 14 AWG), thicker for larger clasps. Soft wire is easy to form and is \
-                hardened afterwards; half-hard needs stronger hands and holds as it is.",
+        purpose: Text::named("hook-clasp-plainest-clasp-ring-drops-over"),
+        wires: Text::named("hook-clasp-1-0-1-6-mm"),
         faults: &[
+            Mishap::new(Text::named("hook-clasp-opens"), Text::named("hook-clasp-too-soft-too-thin-or")),
             Mishap::new(
-                "It opens",
-                "Too soft, too thin or too wide. Harden the bend on the block, or use thicker wire.",
+                Text::named("hook-clasp-ring-does-not-go-in"),
+                Text::named("hook-clasp-mouth-narrower-than-rings-wire"),
             ),
             Mishap::new(
-                "The ring does not go in",
-                "The mouth is narrower than the ring's wire. Open the bend or use a thinner ring.",
-            ),
-            Mishap::new(
-                "It slips off when slack",
-                "The nose is short, or the mouth much wider than the ring's wire.",
+                Text::named("hook-clasp-slips-off-when-slack"),
+                Text::named("hook-clasp-nose-short-or-mouth-much"),
             ),
         ],
     },
@@ -88,17 +120,21 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let shank = f.lay("shank", Course::straight(d.of("shank_mm")));
     let bend = f.lay("bend", Course::right(d.of("bend_mm"), d.of("turn_deg")));
     let nose = f.lay("nose", Course::straight(d.of("nose_mm")));
-    f.openings.push(Opening { what: "hook", inside_mm: d.of("bend_mm"), mouth: Some((nose, shank)) });
+    f.openings.push(Opening {
+        what: text!("hook-clasp-hook"),
+        inside_mm: d.of("bend_mm"),
+        mouth: Some((nose, shank)),
+    });
     let (curl_mm, tip_deg) = (d.of("curl_mm"), d.of("tip_deg"));
     if curl_mm > 0.0 && tip_deg > 0.0 {
-        let said = "A tip is either curled or bent out. Set one of the two to 0.";
+        let said = text!("hook-clasp-tip-either-curled-or-bent");
         return Err(Fault::new("parameters.tip_deg", said));
     }
     if curl_mm > 0.0 {
         let curl = flat_loop(f, "tip", (curl_mm, flat), 0.0);
         closes_on(f, curl_mm, "nose", d.of("nose_mm"), "nose_mm")?;
         f.openings.retain(|opening| opening.what != "tip");
-        f.step(Operation::Loop, "eye and tip", &[eye, curl]);
+        f.step(Operation::Loop, text!("hook-clasp-eye-tip"), &[eye, curl]);
         f.step(Operation::Bend, "hook", &[bend]);
         f.shows("curl_mm", DimensionPlace::AcrossBeside(curl));
     } else {

@@ -8,12 +8,13 @@ use crate::pattern::part::{closes_on, kicked_tip, plain_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
+use lorimant_text::Text;
 
 /// Open ear wire: a hook with a plain loop.
 pub static PATTERN: Pattern = Pattern {
     kind: "open-ear-wire",
-    name: "ear wire",
-    plural: "ear wires",
+    name: Text::named("open-ear-wire-ear-wire"),
+    plural: Text::named("open-ear-wire-ear-wires"),
     also: &[
         "open hook",
         "open hooks",
@@ -33,49 +34,80 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Ear,
     paired: true,
     parameters: &[
-        Parameter::mm("loop_mm", "loop", [2.2, 0.8, 12.0], "Inside of the loop the drop hangs in.").grows(),
-        Parameter::mm("front_mm", "front", [11.0, 1.0, 80.0], "Straight front leg, from loop to crown."),
-        Parameter::mm("crown_mm", "crown", [9.0, 3.0, 40.0], "Inside of the bend that sits in the ear."),
-        Parameter::mm("back_mm", "back", [19.0, 2.0, 90.0], "Back leg with its tip, from crown to end."),
-        Parameter::deg("tip_deg", "tip out", [18.0, 0.0, 80.0], "How far the tip is kicked outward."),
-        Parameter::mm("tip_mm", "tip", [4.0, 1.0, 30.0], "Length of the kicked tip."),
+        Parameter::mm(
+            "loop_mm",
+            Text::named("open-ear-wire-loop"),
+            [2.2, 0.8, 12.0],
+            Text::named("open-ear-wire-inside-loop-drop-hangs-in"),
+        )
+        .grows(),
+        Parameter::mm(
+            "front_mm",
+            Text::named("open-ear-wire-front"),
+            [11.0, 1.0, 80.0],
+            Text::named("open-ear-wire-straight-front-leg-from-loop"),
+        ),
+        Parameter::mm(
+            "crown_mm",
+            Text::named("open-ear-wire-crown"),
+            [9.0, 3.0, 40.0],
+            Text::named("open-ear-wire-inside-bend-that-sits-in"),
+        ),
+        Parameter::mm(
+            "back_mm",
+            Text::named("open-ear-wire-back"),
+            [19.0, 2.0, 90.0],
+            Text::named("open-ear-wire-back-leg-with-its-tip"),
+        ),
+        Parameter::deg(
+            "tip_deg",
+            Text::named("open-ear-wire-tip-out"),
+            [18.0, 0.0, 80.0],
+            Text::named("open-ear-wire-how-far-tip-kicked-outward"),
+        ),
+        Parameter::mm(
+            "tip_mm",
+            Text::named("open-ear-wire-tip"),
+            [4.0, 1.0, 30.0],
+            Text::named("open-ear-wire-length-kicked-tip"),
+        ),
         Parameter::choice(
             "loop_side",
-            "loop turned",
-            &["loop to the front", "loop to the back"],
+            Text::named("open-ear-wire-loop-turned"),
+            &[Text::named("open-ear-wire-loop-front"), Text::named("open-ear-wire-loop-back")],
             1.0,
-            "Which way the loop is rolled.",
+            Text::named("open-ear-wire-which-way-loop-rolled"),
         ),
         Parameter::mm(
             "hammered_mm",
-            "hammered to",
+            Text::named("open-ear-wire-hammered"),
             [0.0, 0.1, 5.0],
-            "Thickness the crown is hammered to; 0 leaves it round.",
+            Text::named("open-ear-wire-thickness-crown-hammered-0-leaves"),
         )
-        .or_none("crown not hammered"),
+        .or_none(Text::named("open-ear-wire-crown-not-hammered")),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.8118 },
     sized_by: &[],
     free: Free { height: "front_mm", width: "crown_mm", blank: "back_mm" },
     page: Page {
-        purpose: "The everyday ear wire. The drop hangs in the plain loop, which is opened sideways to take it.",
-        wires: "0.8 mm (20 AWG) is usual, 0.64 for small ears, 0.72 in between and hard to buy; 1.0 is too thick for most piercings. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
+        purpose: Text::named("open-ear-wire-everyday-ear-wire-drop-hangs"),
+        wires: Text::named("open-ear-wire-0-8-mm-20-awg"),
         faults: &[
             Mishap::new(
-                "The pair does not match",
-                "The crown of one slipped along the jaw or rod. Mark both blanks from the same template.",
+                Text::named("open-ear-wire-pair-does-not-match"),
+                Text::named("open-ear-wire-crown-one-slipped-along-jaw"),
             ),
             Mishap::new(
-                "It works out of the ear",
-                "The tip is not bent out, or the crown is too wide for the ear.",
+                Text::named("open-ear-wire-works-out-ear"),
+                Text::named("open-ear-wire-tip-not-bent-out-or"),
             ),
             Mishap::new(
-                "It opens under a heavy drop",
-                "The wire is too soft or thin. Harden the crown, or use thicker wire.",
+                Text::named("open-ear-wire-opens-under-heavy-drop"),
+                Text::named("open-ear-wire-wire-too-soft-or-thin"),
             ),
             Mishap::new(
-                "It scratches",
-                "The tip is not rounded. Use a cup burr or emery, one direction, then test it on your own ear.",
+                Text::named("open-ear-wire-scratches"),
+                Text::named("open-ear-wire-tip-not-rounded-use-cup"),
             ),
         ],
     },

@@ -7,34 +7,54 @@ use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
+use lorimant_text::Text;
 
 /// Head pin with its end flattened to a paddle.
 pub static PATTERN: Pattern = Pattern {
     kind: "paddle-head-pin",
-    name: "paddle head pin",
-    plural: "paddle head pins",
+    name: Text::named("paddle-head-pin-paddle-head-pin"),
+    plural: Text::named("paddle-head-pin-paddle-head-pins"),
     also: &["paddle pin", "paddle pins", "paddle headpin", "flattened head pin"],
     family: Family::Pins,
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("paddle_mm", "paddle", [4.0, 0.5, 30.0], "Length of the finished paddle.").grows(),
-        Parameter::mm("thickness_mm", "thickness", [0.45, 0.1, 5.0], "Thickness it is hammered to.").grows(),
-        Parameter::mm("stem_mm", "stem", [35.0, 3.0, 200.0], "Straight stem."),
+        Parameter::mm(
+            "paddle_mm",
+            Text::named("paddle-head-pin-paddle"),
+            [4.0, 0.5, 30.0],
+            Text::named("paddle-head-pin-length-finished-paddle"),
+        )
+        .grows(),
+        Parameter::mm(
+            "thickness_mm",
+            Text::named("paddle-head-pin-thickness"),
+            [0.45, 0.1, 5.0],
+            Text::named("paddle-head-pin-thickness-hammered"),
+        )
+        .grows(),
+        Parameter::mm(
+            "stem_mm",
+            Text::named("paddle-head-pin-stem"),
+            [35.0, 3.0, 200.0],
+            Text::named("paddle-head-pin-straight-stem"),
+        ),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::Soft, size_mm: 0.8118 },
     sized_by: &["stem_mm"],
     free: Free { height: "stem_mm", width: "stem_mm", blank: "stem_mm" },
     page: Page {
-        purpose: "A flat head that stops a bead and shows: plain, textured or filed to a shape.",
-        wires: "0.5 to 0.8 mm (24 to 20 AWG), whatever goes through the beads. Soft: the paddle is hammered \
-                far. The stem is hardened afterwards by pulling it through smooth jaws.",
+        purpose: Text::named("paddle-head-pin-flat-head-that-stops-bead"),
+        wires: Text::named("paddle-head-pin-0-5-0-8-mm"),
         faults: &[
             Mishap::new(
-                "It cracks at the edge",
-                "It was hammered too far. Use softer wire, or leave it thicker.",
+                Text::named("paddle-head-pin-cracks-at-edge"),
+                Text::named("paddle-head-pin-was-hammered-too-far-use"),
             ),
-            Mishap::new("It leans", "The blows fell on one side. Turn it over after each few blows."),
+            Mishap::new(
+                Text::named("paddle-head-pin-leans"),
+                Text::named("paddle-head-pin-blows-fell-on-one-side"),
+            ),
         ],
     },
     form,

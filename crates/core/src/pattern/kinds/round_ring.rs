@@ -4,34 +4,42 @@ use crate::fault::Fault;
 use crate::making::Operation;
 use crate::pattern::design::{Closure, Design, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
-use crate::pattern::pull::Hold;
+use crate::pattern::pull::PullPoint;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
+use lorimant_text::{Text, text};
 
 /// Round jump ring, bent singly from a straight blank.
 pub static PATTERN: Pattern = Pattern {
     kind: "round-ring",
-    name: "round ring",
-    plural: "round rings",
+    name: Text::named("round-ring-round-ring"),
+    plural: Text::named("round-ring-round-rings"),
     also: &["ring from a blank"],
     family: Family::Rings,
     worn: Worn::Between,
     paired: false,
-    parameters: &[
-        Parameter::mm("inside_mm", "inside", [5.0, 0.5, 100.0], "Inside of the closed ring.").grows()
-    ],
+    parameters: &[Parameter::mm(
+        "inside_mm",
+        Text::named("round-ring-inside"),
+        [5.0, 0.5, 100.0],
+        Text::named("round-ring-inside-closed-ring"),
+    )
+    .grows()],
     wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 1.024 },
     sized_by: &["inside_mm"],
     free: Free { height: "inside_mm", width: "inside_mm", blank: "inside_mm" },
     page: Page {
-        purpose: "One ring to match another, when a coil is not worth winding. Many rings are planned under Rings.",
-        wires: "0.8 to 1.3 mm for most work. Soft if it will be fused or soldered; half-hard holds better unsoldered.",
+        purpose: Text::named("round-ring-one-ring-match-another-when"),
+        wires: Text::named("round-ring-0-8-1-3-mm"),
         faults: &[
-            Mishap::new("The ends stand apart", "The bend sprang back. Bend past closed, then return."),
             Mishap::new(
-                "A flat place beside the gap",
-                "The last bit at each end was not bent. Start and finish at the very end of the wire.",
+                Text::named("round-ring-ends-stand-apart"),
+                Text::named("round-ring-bend-sprang-back-bend-past"),
+            ),
+            Mishap::new(
+                Text::named("round-ring-flat-place-beside-gap"),
+                Text::named("round-ring-last-bit-at-each-end"),
             ),
         ],
     },
@@ -43,11 +51,11 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     f.stands = (ring, 0.0);
     f.step(Operation::Bend, "ring", &[ring]);
     f.step(Operation::Close, "ring", &[]);
-    f.closures.push(Closure { what: "ring", far_end: true, on: None });
-    f.openings.push(Opening { what: "ring", inside_mm: d.of("inside_mm"), mouth: None });
+    f.closures.push(Closure { what: text!("round-ring-ring"), far_end: true, on: None });
+    f.openings.push(Opening { what: text!("round-ring-ring"), inside_mm: d.of("inside_mm"), mouth: None });
     f.bears.push(ring);
     // Pulled across with its gap at the side.
-    f.pull = Some((Hold::At(ring, 0.25), Hold::At(ring, 0.75)));
+    f.pull = Some((PullPoint::At(ring, 0.25), PullPoint::At(ring, 0.75)));
     f.shows("inside_mm", DimensionPlace::Across(ring));
     Ok(())
 }

@@ -5,16 +5,17 @@ use crate::making::Operation;
 use crate::pattern::design::{Design, DesignCheck, DimensionPlace, Dims, Opening};
 use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::kicked_tip;
-use crate::pattern::pull::Hold;
+use crate::pattern::pull::PullPoint;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
+use lorimant_text::{Text, text};
 
 /// Hook with a spiral head, a catch space and a lifted tip.
 pub static PATTERN: Pattern = Pattern {
     kind: "spiral-hook",
-    name: "spiral hook",
-    plural: "spiral hooks",
+    name: Text::named("spiral-hook-spiral-hook"),
+    plural: Text::named("spiral-hook-spiral-hooks"),
     also: &[
         "spiral-headed hook",
         "spiral headed hooks",
@@ -29,61 +30,83 @@ pub static PATTERN: Pattern = Pattern {
     parameters: &[
         Parameter::mm(
             "middle_mm",
-            "middle",
+            Text::named("spiral-hook-middle"),
             [0.0, 0.6, 12.0],
-            "Opening left in the middle of the spiral; 0 squeezes it shut.",
+            Text::named("spiral-hook-opening-left-in-middle-spiral"),
         )
-        .or_none("middle squeezed shut"),
-        Parameter::turns("turns_n", "spiral turns", [2.0, 1.0, 8.0], "Turns of the spiral."),
+        .or_none(Text::named("spiral-hook-middle-squeezed-shut")),
+        Parameter::turns(
+            "turns_n",
+            Text::named("spiral-hook-spiral-turns"),
+            [2.0, 1.0, 8.0],
+            Text::named("spiral-hook-turns-spiral"),
+        ),
         Parameter::mm(
             "space_mm",
-            "ring space",
+            Text::named("spiral-hook-ring-space"),
             [2.6, 0.6, 12.0],
-            "Inside of the space bent beside the spiral for its ring; 0 leaves it out.",
+            Text::named("spiral-hook-inside-space-bent-beside-spiral"),
         )
-        .or_none("no ring space")
+        .or_none(Text::named("spiral-hook-no-ring-space"))
         .grows(),
         Parameter::mm(
             "shank_mm",
-            "shank",
+            Text::named("spiral-hook-shank"),
             [10.0, 2.0, 80.0],
-            "Straight from the spiral or its ring space to the bend.",
+            Text::named("spiral-hook-straight-from-spiral-or-its"),
         )
         .grows(),
-        Parameter::mm("bend_mm", "bend", [5.0, 2.0, 30.0], "Inside of the hook's bend.").grows(),
+        Parameter::mm(
+            "bend_mm",
+            Text::named("spiral-hook-bend"),
+            [5.0, 2.0, 30.0],
+            Text::named("spiral-hook-inside-hooks-bend"),
+        )
+        .grows(),
         Parameter::mm(
             "catch_mm",
-            "catch",
+            Text::named("spiral-hook-catch"),
             [6.0, 1.0, 60.0],
-            "Straight part where the ring sits, from bend \
-                                                              to lift.",
+            Text::named("spiral-hook-straight-part-where-ring-sits"),
         )
         .grows(),
-        Parameter::deg("lift_deg", "tip lifted", [35.0, 0.0, 80.0], "How far the tip is lifted away."),
-        Parameter::mm("tip_mm", "tip", [4.0, 1.0, 30.0], "Length of the lifted tip.").grows(),
-        Parameter::mm("ring_mm", "for rings of", [1.3, 0.3, 6.0], "Wire of the ring that it takes.").grows(),
+        Parameter::deg(
+            "lift_deg",
+            Text::named("spiral-hook-tip-lifted"),
+            [35.0, 0.0, 80.0],
+            Text::named("spiral-hook-how-far-tip-lifted-away"),
+        ),
+        Parameter::mm(
+            "tip_mm",
+            Text::named("spiral-hook-tip"),
+            [4.0, 1.0, 30.0],
+            Text::named("spiral-hook-length-lifted-tip"),
+        )
+        .grows(),
+        Parameter::mm(
+            "ring_mm",
+            Text::named("spiral-hook-for-rings"),
+            [1.3, 0.3, 6.0],
+            Text::named("spiral-hook-wire-ring-that-takes"),
+        )
+        .grows(),
     ],
     wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 1.291 },
     sized_by: &[],
     free: Free { height: "shank_mm", width: "bend_mm", blank: "shank_mm" },
     page: Page {
-        purpose: "A hook that is its own ornament: the cord or chain hangs from the spiral, and the ring \
-                  sits in the catch.",
-        wires: "1.0 to 1.6 mm (18 to 14 AWG), thicker for larger clasps. Soft wire is easy to form and is \
-                hardened afterwards; half-hard needs stronger hands and holds as it is.",
+        purpose: Text::named("spiral-hook-hook-that-its-own-ornament"),
+        wires: Text::named("spiral-hook-1-0-1-6-mm"),
         faults: &[
             Mishap::new(
-                "The end is too short for the hook",
-                "The spiral is loose. Keep each turn against the last, or it uses up the rest of the wire.",
+                Text::named("spiral-hook-end-too-short-for-hook"),
+                Text::named("spiral-hook-spiral-loose-keep-each-turn"),
             ),
             Mishap::new(
-                "The ring slips out",
-                "The catch space is shorter than the ring's wire is thick, or the tip is not lifted.",
+                Text::named("spiral-hook-ring-slips-out"),
+                Text::named("spiral-hook-catch-space-shorter-than-rings"),
             ),
-            Mishap::new(
-                "It opens",
-                "Too soft, too thin or too wide. Harden the bend on the block, or use thicker wire.",
-            ),
+            Mishap::new(Text::named("spiral-hook-opens"), Text::named("spiral-hook-too-soft-too-thin-or")),
         ],
     },
     form,
@@ -96,7 +119,8 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
         Course::Spiral { inner_mm: d.of("middle_mm"), turns: d.of("turns_n"), pitch_mm, roll_deg: 0.0 },
     );
     let space_mm = d.of("space_mm");
-    let space = (space_mm > 0.0).then(|| f.lay("ring space", Course::right(space_mm, 180.0)));
+    let space =
+        (space_mm > 0.0).then(|| f.lay(text!("spiral-hook-ring-space"), Course::right(space_mm, 180.0)));
     let shank = f.lay("shank", Course::straight(d.of("shank_mm")));
     // Away from the spiral, which the shank runs past.
     let hook = if space.is_some() { Course::left } else { Course::right };
@@ -104,8 +128,8 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let catch = f.lay("catch", Course::straight(d.of("catch_mm")));
     f.step(Operation::Spiral, "spiral", &[spiral]);
     if let Some(space) = space {
-        f.step(Operation::Bend, "ring space", &[space]);
-        f.openings.push(Opening { what: "ring space", inside_mm: space_mm, mouth: None });
+        f.step(Operation::Bend, text!("spiral-hook-ring-space"), &[space]);
+        f.openings.push(Opening { what: text!("spiral-hook-ring-space"), inside_mm: space_mm, mouth: None });
         f.shows("space_mm", DimensionPlace::Across(space));
     }
     f.step(Operation::Bend, "hook", &[bend]);
@@ -113,13 +137,21 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     f.step(Operation::Round, "tip", &[tip]);
     f.step(Operation::Hammer, "bend", &[]);
     if d.of("middle_mm") > 0.0 {
-        f.openings.push(Opening { what: "middle of the spiral", inside_mm: d.of("middle_mm"), mouth: None });
+        f.openings.push(Opening {
+            what: text!("spiral-hook-middle-spiral"),
+            inside_mm: d.of("middle_mm"),
+            mouth: None,
+        });
     }
     let takes = f.openings.len();
-    f.openings.push(Opening { what: "hook", inside_mm: d.of("bend_mm"), mouth: Some((catch, shank)) });
+    f.openings.push(Opening {
+        what: text!("spiral-hook-hook"),
+        inside_mm: d.of("bend_mm"),
+        mouth: Some((catch, shank)),
+    });
     f.stands = (shank, 90.0);
     f.bears.push(bend);
-    f.pull = Some((space.map_or(Hold::Closed(spiral), Hold::In), Hold::In(bend)));
+    f.pull = Some((space.map_or(PullPoint::Closed(spiral), PullPoint::In), PullPoint::In(bend)));
     f.asks.push(DesignCheck::Takes { opening: takes, ring_mm: d.of("ring_mm") });
     f.shows("shank_mm", DimensionPlace::Along(shank));
     f.shows("bend_mm", DimensionPlace::Across(bend));

@@ -8,12 +8,13 @@ use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::shape::closing::on_stem_deg;
 use crate::wire::metal::{Metal, Temper};
+use lorimant_text::{Text, text};
 
 /// Head pin with three loops like a clover leaf.
 pub static PATTERN: Pattern = Pattern {
     kind: "trefoil-head-pin",
-    name: "trefoil head pin",
-    plural: "trefoil head pins",
+    name: Text::named("trefoil-head-pin-trefoil-head-pin"),
+    plural: Text::named("trefoil-head-pin-trefoil-head-pins"),
     also: &[
         "trefoil",
         "trefoils",
@@ -27,28 +28,42 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("loop_mm", "loops", [2.2, 1.0, 15.0], "Inside of each of the three loops.").grows(),
         Parameter::mm(
-            "notch_mm",
-            "neck",
-            [0.8, 0.2, 8.0],
-            "Inside of the small bend from the loops to the stem.",
+            "loop_mm",
+            Text::named("trefoil-head-pin-loops"),
+            [2.2, 1.0, 15.0],
+            Text::named("trefoil-head-pin-inside-each-three-loops"),
         )
         .grows(),
-        Parameter::mm("stem_mm", "stem", [50.0, 3.0, 200.0], "Straight stem."),
+        Parameter::mm(
+            "notch_mm",
+            Text::named("trefoil-head-pin-neck"),
+            [0.8, 0.2, 8.0],
+            Text::named("trefoil-head-pin-inside-small-bend-from-loops"),
+        )
+        .grows(),
+        Parameter::mm(
+            "stem_mm",
+            Text::named("trefoil-head-pin-stem"),
+            [50.0, 3.0, 200.0],
+            Text::named("trefoil-head-pin-straight-stem"),
+        ),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.6438 },
     sized_by: &["stem_mm"],
     free: Free { height: "stem_mm", width: "loop_mm", blank: "stem_mm" },
     page: Page {
-        purpose: "An open clover leaf that stops a bead from below, and is an ornament too.",
-        wires: "0.5 to 0.8 mm (24 to 20 AWG), whatever goes through the beads. Half-hard keeps the stem straight; soft rolls more easily.",
+        purpose: Text::named("trefoil-head-pin-open-clover-leaf-that-stops"),
+        wires: Text::named("trefoil-head-pin-0-5-0-8-mm"),
         faults: &[
             Mishap::new(
-                "The three loops differ",
-                "They were rolled at different places on the jaw. Mark it once.",
+                Text::named("trefoil-head-pin-three-loops-differ"),
+                Text::named("trefoil-head-pin-they-were-rolled-at-different"),
             ),
-            Mishap::new("It leans", "The last bend did not bring the stem under the third loop."),
+            Mishap::new(
+                Text::named("trefoil-head-pin-leans"),
+                Text::named("trefoil-head-pin-last-bend-did-not-bring"),
+            ),
         ],
     },
     form,
@@ -70,23 +85,29 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
         roll_deg,
         rise_mm,
     };
-    let first = f.lay("first loop", Course::left(loop_mm, on_stem_deg(loop_mm, h, h)));
+    let first =
+        f.lay(text!("trefoil-head-pin-first-loop"), Course::left(loop_mm, on_stem_deg(loop_mm, h, h)));
     let crossing = f.lay("crossing", Course::straight(crossing_mm));
     // An eight so far; it goes on over its own crossing to the third loop in the waist.
     let second = f.lay("counter-loop", turn(225.0 + lean + beside, 180.0, h));
-    let over = f.lay("way over", Course::straight(over_mm));
-    let third = f.lay("third loop", turn(135.0 + lean + beside, 0.0, h));
+    let over = f.lay(text!("trefoil-head-pin-way-over"), Course::straight(over_mm));
+    let third = f.lay(text!("trefoil-head-pin-third-loop"), turn(135.0 + lean + beside, 0.0, h));
     let tangent = n * (lean / 2.0).to_radians().tan();
-    let run = f.leg("way down", crossing_mm / 2.0 - tangent, "notch_mm")?;
+    let run = f.leg(text!("trefoil-head-pin-way-down"), crossing_mm / 2.0 - tangent, "notch_mm")?;
     let neck = f.lay("neck", Course::right(neck_mm, lean));
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
-    f.closures.push(Closure { what: "first loop", far_end: false, on: Some(crossing) });
-    f.step(Operation::Loop, "first loop", &[first]);
+    f.closures.push(Closure {
+        what: text!("trefoil-head-pin-first-loop"),
+        far_end: false,
+        on: Some(crossing),
+    });
+    f.step(Operation::Loop, text!("trefoil-head-pin-first-loop"), &[first]);
     f.step(Operation::Loop, "counter-loop", &[crossing, second]).hint =
-        "The other way round: the two make a figure eight.";
-    f.step(Operation::Loop, "third loop", &[over, third]).hint =
-        "In the waist of the eight, over its crossing.";
-    f.step(Operation::Bend, "neck", &[run, neck]).hint = "Bend until the stem hangs under the third loop.";
+        text!("trefoil-head-pin-other-way-round-two-make");
+    f.step(Operation::Loop, text!("trefoil-head-pin-third-loop"), &[over, third]).hint =
+        text!("trefoil-head-pin-in-waist-eight-over-its");
+    f.step(Operation::Bend, "neck", &[run, neck]).hint =
+        text!("trefoil-head-pin-bend-until-stem-hangs-under");
     f.step(Operation::Press, "stem", &[]);
     f.stands = (stem, -90.0);
     // The head lies over itself.

@@ -7,65 +7,102 @@ use crate::pattern::page::{Mishap, Page};
 use crate::pattern::part::{
     COUNTED, KICK, WRAP_TAIL_MM, full_turns, wrapped_loop, wraps_cover_mm, wraps_longer_than,
 };
-use crate::pattern::pull::Hold;
+use crate::pattern::pull::PullPoint;
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
+use lorimant_text::{Text, text};
 
 /// Ear wire with a wrapped loop and a dropped front.
 pub static PATTERN: Pattern = Pattern {
     kind: "wrapped-ear-wire",
-    name: "wrapped ear wire",
-    plural: "wrapped ear wires",
+    name: Text::named("wrapped-ear-wire-wrapped-ear-wire"),
+    plural: Text::named("wrapped-ear-wire-wrapped-ear-wires"),
     also: &["wrapped hook", "wrapped hooks", "wrapped loop hook", "wrapped loop ear wire"],
     family: Family::EarWires,
     worn: Worn::Ear,
     paired: true,
     parameters: &[
-        Parameter::mm("loop_mm", "loop", [2.4, 1.0, 12.0], "Inside of the wrapped loop.").grows(),
-        Parameter::turns("wraps_n", "wraps", [3.0, 0.5, 12.0], "Wraps under the loop."),
-        Parameter::choice("counted", "wraps counted as", COUNTED, 1.0, "How the wraps are counted."),
+        Parameter::mm(
+            "loop_mm",
+            Text::named("wrapped-ear-wire-loop"),
+            [2.4, 1.0, 12.0],
+            Text::named("wrapped-ear-wire-inside-wrapped-loop"),
+        )
+        .grows(),
+        Parameter::turns(
+            "wraps_n",
+            Text::named("wrapped-ear-wire-wraps"),
+            [3.0, 0.5, 12.0],
+            Text::named("wrapped-ear-wire-wraps-under-loop"),
+        ),
+        Parameter::choice(
+            "counted",
+            Text::named("wrapped-ear-wire-wraps-counted-as"),
+            COUNTED,
+            1.0,
+            Text::named("wrapped-ear-wire-how-wraps-counted"),
+        ),
         Parameter::mm(
             "drop_mm",
-            "front drop",
+            Text::named("wrapped-ear-wire-front-drop"),
             [9.0, 2.0, 80.0],
-            "Front leg, from the crown down to the loop's neck.",
+            Text::named("wrapped-ear-wire-front-leg-from-crown-down"),
         ),
-        Parameter::mm("crown_mm", "crown", [8.0, 3.0, 40.0], "Inside of the bend that sits in the ear."),
-        Parameter::mm("back_mm", "back", [15.0, 2.0, 90.0], "Back leg with its tip, from crown to end."),
-        Parameter::deg("tip_deg", "tip out", [18.0, 0.0, 80.0], "How far the tip is kicked outward."),
-        Parameter::mm("tip_mm", "tip", [4.0, 1.0, 30.0], "Length of the kicked tip."),
+        Parameter::mm(
+            "crown_mm",
+            Text::named("wrapped-ear-wire-crown"),
+            [8.0, 3.0, 40.0],
+            Text::named("wrapped-ear-wire-inside-bend-that-sits-in"),
+        ),
+        Parameter::mm(
+            "back_mm",
+            Text::named("wrapped-ear-wire-back"),
+            [15.0, 2.0, 90.0],
+            Text::named("wrapped-ear-wire-back-leg-with-its-tip"),
+        ),
+        Parameter::deg(
+            "tip_deg",
+            Text::named("wrapped-ear-wire-tip-out"),
+            [18.0, 0.0, 80.0],
+            Text::named("wrapped-ear-wire-how-far-tip-kicked-outward"),
+        ),
+        Parameter::mm(
+            "tip_mm",
+            Text::named("wrapped-ear-wire-tip"),
+            [4.0, 1.0, 30.0],
+            Text::named("wrapped-ear-wire-length-kicked-tip"),
+        ),
         Parameter::mm(
             "hammered_mm",
-            "hammered to",
+            Text::named("wrapped-ear-wire-hammered"),
             [0.0, 0.1, 5.0],
-            "Thickness the crown is hammered to; 0 leaves it round.",
+            Text::named("wrapped-ear-wire-thickness-crown-hammered-0-leaves"),
         )
-        .or_none("crown not hammered"),
+        .or_none(Text::named("wrapped-ear-wire-crown-not-hammered")),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.8118 },
     sized_by: &[],
     free: Free { height: "drop_mm", width: "crown_mm", blank: "back_mm" },
     page: Page {
-        purpose: "An ear wire whose loop cannot open: hang the drop before the wraps are closed. The long \
-                  front lets it swing below the lobe.",
-        wires: "0.8 mm (20 AWG) is usual, 0.64 for small ears, 0.72 in between and hard to buy; 1.0 is too thick for most piercings. Half-hard and done, or soft and hardened on the block afterwards: makers differ.",
+        purpose: Text::named("wrapped-ear-wire-ear-wire-whose-loop-cannot"),
+        wires: Text::named("wrapped-ear-wire-0-8-mm-20-awg"),
         faults: &[
             Mishap::new(
-                "The pair does not match",
-                "The crown of one slipped along the jaw or rod. Mark both blanks from the same template.",
+                Text::named("wrapped-ear-wire-pair-does-not-match"),
+                Text::named("wrapped-ear-wire-crown-one-slipped-along-jaw"),
             ),
             Mishap::new(
-                "It works out of the ear",
-                "The tip is not bent out, or the crown is too wide for the ear.",
+                Text::named("wrapped-ear-wire-works-out-ear"),
+                Text::named("wrapped-ear-wire-tip-not-bent-out-or"),
             ),
             Mishap::new(
-                "It opens under a heavy drop",
-                "The wire is too soft or thin. Harden the crown, or use thicker wire.",
+                Text::named("wrapped-ear-wire-opens-under-heavy-drop"),
+                Text::named("wrapped-ear-wire-wire-too-soft-or-thin"),
             ),
             Mishap::new(
-                "The wraps differ from the other's",
-                "They were counted differently. Count both the same way, on the same side.",
+                Text::named("wrapped-ear-wire-wraps-differ-from-others"),
+                Text::named("wrapped-ear-wire-they-were-counted-differently-count"),
             ),
         ],
     },
@@ -75,7 +112,7 @@ pub static PATTERN: Pattern = Pattern {
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let turns = full_turns(d.of("wraps_n"), d.second("counted"));
     let tip = f.lay("tip", Course::straight(d.of("tip_mm")));
-    let bend = f.lay("tip bend", Course::right(KICK * f.h(), d.of("tip_deg")));
+    let bend = f.lay(text!("wrapped-ear-wire-tip-bend"), Course::right(KICK * f.h(), d.of("tip_deg")));
     let back = f.leg("back", d.of("back_mm") - d.of("tip_mm"), "back_mm")?;
     let crown = f.lay("crown", Course::left(d.of("crown_mm"), 180.0));
     let front = f.leg("front", d.of("drop_mm"), "drop_mm")?;
@@ -86,12 +123,15 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let neck = f.segments.len();
     f.segments.extend(wrapped_loop(f, d.of("loop_mm"), turns));
     let wraps: Vec<usize> = (neck + 2..f.segments.len()).collect();
-    f.openings.push(Opening { what: "loop", inside_mm: d.of("loop_mm"), mouth: None });
+    f.openings.push(Opening {
+        what: text!("wrapped-ear-wire-loop"),
+        inside_mm: d.of("loop_mm"),
+        mouth: None,
+    });
     f.pressed.extend(wraps.iter().flat_map(|wrap| [(neck, *wrap), (neck + 1, *wrap), (front, *wrap)]));
     f.tails_mm.1 = WRAP_TAIL_MM;
     f.step(Operation::Loop, "loop", &[neck, neck + 1]);
-    f.step(Operation::Wrap, "wraps", &wraps).hint =
-        "Hang the drop in first, or open the drop's own loop afterwards.";
+    f.step(Operation::Wrap, "wraps", &wraps).hint = text!("wrapped-ear-wire-hang-drop-in-first-or");
     f.step(Operation::Bend, "crown", &[crown]);
     if d.of("tip_deg") > 0.0 {
         f.step(Operation::Kick, "tip", &[bend]);
@@ -101,7 +141,7 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     f.step(Operation::Hammer, "crown", &[]);
     f.stands = (back, 90.0);
     f.bears.push(crown);
-    f.pull = Some((Hold::In(crown), Hold::Closed(neck + 1)));
+    f.pull = Some((PullPoint::In(crown), PullPoint::Closed(neck + 1)));
     f.wrapped.push(neck + 1);
     f.asks.push(DesignCheck::Tip { kick_deg: d.of("tip_deg") });
     f.shows("loop_mm", DimensionPlace::Across(neck + 1));

@@ -8,12 +8,13 @@ use crate::pattern::part::{COUNTED, WRAP_TAIL_MM, full_turns, wrapped_loop, wrap
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::{Course, backwards};
 use crate::wire::metal::{Metal, Temper};
+use lorimant_text::{Text, text};
 
 /// Link with a wrapped loop at each end and room for a bead.
 pub static PATTERN: Pattern = Pattern {
     kind: "wrapped-loop-link",
-    name: "wrapped loop link",
-    plural: "wrapped loop links",
+    name: Text::named("wrapped-loop-link-wrapped-loop-link"),
+    plural: Text::named("wrapped-loop-link-wrapped-loop-links"),
     also: &[
         "wrapped link",
         "wrapped links",
@@ -26,33 +27,52 @@ pub static PATTERN: Pattern = Pattern {
     worn: Worn::Between,
     paired: false,
     parameters: &[
-        Parameter::mm("loop_mm", "loops", [2.6, 1.0, 15.0], "Inside of both loops.").grows(),
+        Parameter::mm(
+            "loop_mm",
+            Text::named("wrapped-loop-link-loops"),
+            [2.6, 1.0, 15.0],
+            Text::named("wrapped-loop-link-inside-both-loops"),
+        )
+        .grows(),
         Parameter::mm(
             "room_mm",
-            "room for a bead of",
+            Text::named("wrapped-loop-link-room-for-bead"),
             [8.0, 0.5, 80.0],
-            "Straight wire left between the wraps.",
+            Text::named("wrapped-loop-link-straight-wire-left-between-wraps"),
         ),
-        Parameter::turns("wraps_n", "wraps", [2.5, 0.5, 12.0], "Wraps at each end."),
-        Parameter::choice("counted", "wraps counted as", COUNTED, 1.0, "How the wraps are counted."),
+        Parameter::turns(
+            "wraps_n",
+            Text::named("wrapped-loop-link-wraps"),
+            [2.5, 0.5, 12.0],
+            Text::named("wrapped-loop-link-wraps-at-each-end"),
+        ),
+        Parameter::choice(
+            "counted",
+            Text::named("wrapped-loop-link-wraps-counted-as"),
+            COUNTED,
+            1.0,
+            Text::named("wrapped-loop-link-how-wraps-counted"),
+        ),
     ],
     wire: UsualWire { metal: Metal::SterlingSilver, temper: Temper::HalfHard, size_mm: 0.6438 },
     sized_by: &["room_mm"],
     free: Free { height: "room_mm", width: "loop_mm", blank: "room_mm" },
     page: Page {
-        purpose: "Carries a bead between two loops that cannot open. Hang in the neighbours before you \
-                  close the second wraps.",
-        wires: "0.5 to 0.8 mm, whatever goes through the bead. Soft to half-hard: hard wire won't wrap closely.",
+        purpose: Text::named("wrapped-loop-link-carries-bead-between-two-loops"),
+        wires: Text::named("wrapped-loop-link-0-5-0-8-mm"),
         faults: &[
             Mishap::new(
-                "The bead rattles",
-                "The room is longer than the bead. Measure the bead, not the hole.",
+                Text::named("wrapped-loop-link-bead-rattles"),
+                Text::named("wrapped-loop-link-room-longer-than-bead-measure"),
             ),
             Mishap::new(
-                "The wraps spread",
-                "They were pulled along the stem. Keep each turn against the last, then press them together.",
+                Text::named("wrapped-loop-link-wraps-spread"),
+                Text::named("wrapped-loop-link-they-were-pulled-along-stem"),
             ),
-            Mishap::new("A cut end scratches", "The tail was not trimmed flush and pressed in."),
+            Mishap::new(
+                Text::named("wrapped-loop-link-cut-end-scratches"),
+                Text::named("wrapped-loop-link-tail-was-not-trimmed-flush"),
+            ),
         ],
     },
     form,
@@ -74,14 +94,14 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
         f.pressed.extend(wraps.iter().flat_map(|wrap| [(neck, *wrap), (rolled, *wrap), (stem, *wrap)]));
     }
     f.tails_mm = (WRAP_TAIL_MM, WRAP_TAIL_MM);
-    for what in ["first loop", "second loop"] {
+    for what in [text!("wrapped-loop-link-first-loop"), text!("wrapped-loop-link-second-loop")] {
         f.openings.push(Opening { what, inside_mm: d.of("loop_mm"), mouth: None });
     }
-    f.step(Operation::Loop, "first loop", &[stem - 2, stem - 1]);
-    f.step(Operation::Wrap, "first wraps", &near_wraps);
-    f.step(Operation::Loop, "second loop", &[stem + 1, stem + 2]).hint =
-        "Thread the bead on first, and hang in what the loop is to hold.";
-    f.step(Operation::Wrap, "second wraps", &far_wraps);
+    f.step(Operation::Loop, text!("wrapped-loop-link-first-loop"), &[stem - 2, stem - 1]);
+    f.step(Operation::Wrap, text!("wrapped-loop-link-first-wraps"), &near_wraps);
+    f.step(Operation::Loop, text!("wrapped-loop-link-second-loop"), &[stem + 1, stem + 2]).hint =
+        text!("wrapped-loop-link-thread-bead-on-first-hang");
+    f.step(Operation::Wrap, text!("wrapped-loop-link-second-wraps"), &far_wraps);
     f.stands = (stem, 90.0);
     f.wrapped.extend([stem - 2, stem + 2]);
     f.shows("loop_mm", DimensionPlace::Across(stem + 2));

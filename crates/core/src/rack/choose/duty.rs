@@ -103,7 +103,7 @@ impl Duty {
             section: request.wire.section,
             drawn_mm: request.wire.size_mm,
             worn: request.kind.0.worn,
-            name: request.kind.0.plural.to_owned(),
+            name: request.kind.0.plural.to_owned().to_string(),
             bearing: bearing.collect(),
             bends: bends.collect(),
             developed_mm: formed.developed_mm(),

@@ -21,6 +21,7 @@ use crate::wire::metal::{Metal, Temper};
 use crate::wire::surface::Surface;
 use crate::wire::{Wire, sizes_sold};
 use crate::words::words;
+use lorimant_text::{Text, text};
 
 pub use duty::Duty;
 
@@ -28,23 +29,23 @@ words! {
     /// How a piece is finished.
     pub enum Finish ("finish") {
         /// Left as it is.
-        Left = "left", "left as it is";
+        Left = "left";
         /// Polished.
-        Polished = "polished", "polished";
+        Polished = "polished";
         /// Darkened.
-        Darkened = "darkened", "darkened";
+        Darkened = "darkened";
     }
 }
 
 words! {
     /// How a piece is joined.
-    pub enum Joined ("way of joining") {
+    pub enum Joined ("joined") {
         /// Not at all.
-        Not = "not", "not joined";
+        Not = "not";
         /// Fused to itself.
-        Fused = "fused", "fused";
+        Fused = "fused";
         /// Soldered.
-        Soldered = "soldered", "soldered";
+        Soldered = "soldered";
     }
 }
 
@@ -52,9 +53,9 @@ words! {
     /// Who makes it.
     pub enum Maker ("maker") {
         /// Somebody who practises.
-        Practising = "practising", "for practice";
+        Practising = "practising";
         /// Somebody with strong, trained hands.
-        Confident = "confident", "by a confident hand";
+        Confident = "confident";
     }
 }
 
@@ -193,7 +194,8 @@ const MOST_OF_A_METAL: usize = 3;
 pub const MOST_COMPARED: usize = 4;
 
 impl ChooseRequest {
-    const BEARS: Span = Span { noun: "load to hold", unit: " N", least: 0.0, most: 10_000.0 };
+    const BEARS: Span =
+        Span { noun: Text::named("choose-load-hold"), unit: " N", least: 0.0, most: 10_000.0 };
 
     /// The load and the price; the piece is checked by working it out.
     fn check(&self) -> Result<(), Faults> {
@@ -277,9 +279,7 @@ impl ChooseRequest {
             .first()
             .map(|best| self.makers_differ(&best.wire, &duty, workshop))
             .unwrap_or_default();
-        let no_load = (!duty.bears()).then(|| {
-            format!("No load is given for {}: they don't open the way a ring or a hook does.", duty.name)
-        });
+        let no_load = (!duty.bears()).then(|| text!("choose-no-load-given-for-they", name = duty.name));
         Ok(Choosing { candidates, left_out, makers_differ, weighed_n, no_load })
     }
 
@@ -295,7 +295,7 @@ impl ChooseRequest {
     ) -> Result<Vec<WireCandidate>, Faults> {
         self.check()?;
         if wires.is_empty() || wires.len() > MOST_COMPARED {
-            let said = format!("{} wires are too many to compare. Choose 1 to {MOST_COMPARED}.", wires.len());
+            let said = text!("choose-wires-too-many-compare-choose", wires = wires.len(), MOST_COMPARED);
             return Err(Fault::new("wires", said).limit(4.0).into());
         }
         let mut faults = Faults::none();

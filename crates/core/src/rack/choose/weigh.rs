@@ -20,6 +20,7 @@ use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, load_told};
 use crate::words::capital;
 use crate::words::length::{LengthUnit, shown, thickness};
 use crate::words::scale::of_wire;
+use lorimant_text::text;
 
 /// Effort that hands put up with all day, as a multiple of 20 AWG soft copper.
 fn comfortable(maker: Maker) -> f64 {
@@ -105,20 +106,20 @@ impl ChooseRequest {
         let figures = metal.figures();
         let worn = self.worn(duty);
         if figures.nickel == Nickel::Contained && worn != Worn::Between {
-            return Some("Contains nickel: not against skin, not in an ear.".to_owned());
+            return Some(text!("choose-weigh-contains-nickel-not-against-skin").to_owned());
         }
         if figures.rusts && worn != Worn::Between {
-            return Some("Rusts against skin.".to_owned());
+            return Some(text!("choose-weigh-rusts-against-skin").to_owned());
         }
         if self.joined == Joined::Fused && !metal.joins_by(&[Joining::Fuse]) {
-            return Some(format!("Does not fuse to itself. Ways to join it: {}.", metal.joining()));
+            return Some(text!("choose-weigh-does-not-fuse-itself-ways", metal = metal.joining()));
         }
         let soldered = [Joining::Solder, Joining::SolderGently, Joining::Braze];
         if self.joined == Joined::Soldered && !metal.joins_by(&soldered) {
-            return Some(format!("Not soldered at the bench. Ways to join it: {}.", metal.joining()));
+            return Some(text!("choose-weigh-not-soldered-at-bench-ways", metal = metal.joining()));
         }
         if self.finish == Finish::Darkened && !figures.darkens {
-            return Some("The usual patinas don't darken it.".to_owned());
+            return Some(text!("choose-weigh-usual-patinas-dont-darken").to_owned());
         }
         None
     }
@@ -234,18 +235,15 @@ impl ChooseRequest {
         // What misses plainly first, the worst before the rest; what is as wanted keeps its order.
         let plain = |miss: f64| if miss < PLAIN { 0.0 } else { miss };
         said.sort_by(|a, b| plain(b.0).total_cmp(&plain(a.0)));
-        let mut cautions = vec![wire.metal.figures().care.to_owned()];
+        let mut cautions = vec![wire.metal.figures().care.to_string()];
         if measured.strain_used > CRACK_STRAIN {
             cautions.insert(
                 0,
-                format!(
-                    "Will probably crack at its tightest bend. {} (Estimate.)",
-                    Anneal::advice(wire, &workshop.gear)
-                ),
+                text!("choose-weigh-will-probably-crack-at-its", wire = Anneal::advice(wire, &workshop.gear)),
             );
         }
         if self.worn(duty) == Worn::Ear && wire.metal.figures().stains {
-            cautions.push("Many wear it in the ear; others use it only for practice.".to_owned());
+            cautions.push(text!("choose-weigh-many-wear-in-ear-others").to_owned());
         }
         cautions.retain(|caution| !caution.is_empty());
         Some(WireCandidate {
@@ -259,7 +257,8 @@ impl ChooseRequest {
             springback_ratio: measured.springback_ratio,
             blank_mm: measured.blank_mm,
             mass_g,
-            on_rack: (left_mm > 0.0).then(|| format!("{} in stock", of_wire(left_mm, habits.unit))),
+            on_rack: (left_mm > 0.0)
+                .then(|| text!("choose-weigh-in-stock", left_mm = of_wire(left_mm, habits.unit))),
             cost,
             misses: points.iter().map(|(_, miss)| miss).sum::<f64>() + unfit_miss + to_buy(wire, rack),
             reasons: said.into_iter().map(|(_, sentence)| sentence).collect(),
@@ -284,47 +283,55 @@ impl ChooseRequest {
             Point::Ear if self.worn(duty) != Worn::Ear => return None,
             Point::Ear => ear_told(wire, unit),
             Point::Skin if miss <= 0.0 => return None,
-            Point::Skin if wire.metal.figures().stains => "Stains skin.".to_owned(),
-            Point::Skin => "Its outer layer is thin: polish and solder gently.".to_owned(),
+            Point::Skin if wire.metal.figures().stains => text!("choose-weigh-stains-skin").to_owned(),
+            Point::Skin => text!("choose-weigh-its-outer-layer-thin-polish").to_owned(),
             Point::Hands => {
                 let most = comfortable(self.maker);
                 let hands = match measured.effort / most {
-                    share if share <= 0.4 => "Easy on the hands",
-                    share if share <= 1.0 => "Moderate work for the hands",
-                    _ => "Heavy on the hands",
+                    share if share <= 0.4 => text!("choose-weigh-easy-on-hands"),
+                    share if share <= 1.0 => text!("choose-weigh-moderate-work-for-hands"),
+                    _ => text!("choose-weigh-heavy-on-hands"),
                 };
-                format!("{hands}: {} times soft 20 AWG copper.", two_figures(measured.effort))
+                text!("choose-weigh-times-soft-20-awg-copper", hands, effort = two_figures(measured.effort))
             }
             Point::Strain => {
-                let bends = if miss > 0.0 { "watch for cracks" } else { "bends well" };
-                format!(
-                    "Its tightest bend uses {} % of the stretch it has left: {bends}.",
-                    percent(measured.strain_used)
+                let bends = if miss > 0.0 {
+                    text!("choose-weigh-watch-for-cracks")
+                } else {
+                    text!("choose-weigh-bends-well")
+                };
+                text!(
+                    "choose-weigh-its-tightest-bend-uses-stretch",
+                    strain_used = percent(measured.strain_used),
+                    bends
                 )
             }
             Point::Springback => {
-                format!("Springs back {} % when let go.", shown(100.0 * (1.0 - measured.springback_ratio), 1))
+                text!(
+                    "choose-weigh-springs-back-when-let-go",
+                    springback_ratio = shown(100.0 * (1.0 - measured.springback_ratio), 1)
+                )
             }
             Point::Temper if miss <= 0.0 => return None,
             Point::Temper => temper_told(wire),
             Point::Looks => {
                 let ratio = wire.size_mm / duty.drawn_mm;
                 if (ratio - 1.0).abs() < 0.02 {
-                    "As thick as drawn.".to_owned()
+                    text!("choose-weigh-as-thick-as-drawn").to_owned()
                 } else {
                     let way = if ratio > 1.0 { "thicker" } else { "thinner" };
-                    format!("{} % {way} than drawn.", percent((ratio - 1.0).abs()))
+                    text!("choose-weigh-than-drawn", ratio = percent((ratio - 1.0).abs()), way)
                 }
             }
             Point::Usual if miss <= 0.0 => return None,
-            Point::Usual => format!("{} is seldom used for this.", capital(wire.metal.shown())),
+            Point::Usual => text!("choose-weigh-seldom-used-for-this", metal = capital(wire.metal.shown())),
             Point::Money => {
                 let cost = cost?;
                 match self.most_each {
                     Some(most) if cost > most => {
-                        format!("The wire costs {cost} a piece, more than the {most} you allow.")
+                        text!("choose-weigh-wire-costs-piece-more-than", cost, most)
                     }
-                    _ => format!("The wire costs {cost} a piece."),
+                    _ => text!("choose-weigh-wire-costs-piece", cost),
                 }
             }
         })
@@ -335,23 +342,23 @@ impl ChooseRequest {
         if measured.closed {
             let now = load_told(measured.holds_n);
             return match miss {
-                m if m <= 0.0 => format!("Joined: pulls out of shape at about {now}."),
-                _ => format!("Not strong enough: joined, but pulls out of shape at about {now}."),
+                m if m <= 0.0 => text!("choose-weigh-joined-pulls-out-shape-at", now),
+                _ => text!("choose-weigh-not-strong-enough-joined-but", now),
             };
         }
-        let holds = format!(
-            "Opens at about {} as made, {} after tumbling",
-            load_told(measured.holds_n),
-            load_told(measured.holds_hardened_n)
+        let holds = text!(
+            "choose-weigh-opens-at-about-as-made",
+            holds_n = load_told(measured.holds_n),
+            holds_hardened_n = load_told(measured.holds_hardened_n)
         );
         let asked = load_told(self.bears_n);
         match (self.bears_n, miss) {
             (n, _) if n <= 0.0 => format!("{holds}."),
-            (_, m) if m <= 0.0 => format!("{holds}: strong enough for the {asked} you need."),
+            (_, m) if m <= 0.0 => text!("choose-weigh-strong-enough-for-you-need", holds, asked),
             (_, m) if m <= 0.3 => {
-                format!("{holds}: strong enough for the {asked} you need only once hardened.")
+                text!("choose-weigh-strong-enough-for-you-need-only", holds, asked)
             }
-            _ => format!("{holds}: not strong enough for the {asked} you need."),
+            _ => text!("choose-weigh-not-strong-enough-for-you", holds, asked),
         }
     }
 
@@ -368,21 +375,21 @@ impl ChooseRequest {
         if let (Some(soft), Some(half)) = (in_temper(Temper::Soft), in_temper(Temper::HalfHard)) {
             let said = |m: Measured| {
                 let load = if duty.bears() {
-                    format!(
-                        " opens at {} as made and {} after tumbling,",
-                        load_told(m.holds_n),
-                        load_told(m.holds_hardened_n)
+                    text!(
+                        "choose-weigh-opens-at-as-made-after",
+                        holds_n = load_told(m.holds_n),
+                        holds_hardened_n = load_told(m.holds_hardened_n)
                     )
                 } else {
                     String::new()
                 };
                 let springs = shown(100.0 * (1.0 - m.springback_ratio), 1);
-                format!("effort {},{load} springs back {springs} %", shown(m.effort, 1))
+                text!("choose-weigh-effort-springs-back", effort = shown(m.effort, 1), load, springs)
             };
             makers_differ.push(MakersDiffer {
-                question: "Start soft or half-hard?",
-                some: format!("Dead soft, hardened afterwards: {}.", said(soft)),
-                others: format!("Half-hard, used as it is: {}.", said(half)),
+                question: text!("choose-weigh-start-soft-or-half-hard"),
+                some: text!("choose-weigh-dead-soft-hardened-afterwards", soft = said(soft)),
+                others: text!("choose-weigh-half-hard-used-as", half = said(half)),
             });
         }
         if self.worn(duty) == Worn::Ear {
@@ -390,20 +397,18 @@ impl ChooseRequest {
                 let gauge = crate::words::gauge::Gauge::new(crate::words::gauge::GaugeSystem::Awg, number)?;
                 let wire = Wire { size_mm: gauge.mm(), ..best.clone() };
                 let m = measured(wire.clone())?;
-                Some(format!(
-                    "{}: opens at {}, effort {}",
-                    wire.size_shown(habits.unit),
-                    load_told(m.holds_n),
-                    shown(m.effort, 1)
+                Some(text!(
+                    "choose-weigh-opens-at-effort",
+                    wire = wire.size_shown(habits.unit),
+                    holds_n = load_told(m.holds_n),
+                    effort = shown(m.effort, 1)
                 ))
             };
             if let (Some(thick), Some(thin)) = (in_size(20), in_size(22)) {
                 makers_differ.push(MakersDiffer {
-                    question: "How thick in the ear?",
-                    some: format!("Thicker for large and heavy earrings, {thick}."),
-                    others: format!(
-                        "Thinner for small ears, {thin}. The size between is ideal and hard to buy."
-                    ),
+                    question: text!("choose-weigh-how-thick-in-ear"),
+                    some: text!("choose-weigh-thicker-for-large-heavy-earrings", thick),
+                    others: text!("choose-weigh-thinner-for-small-ears-size", thin),
                 });
             }
         }
@@ -420,20 +425,20 @@ fn ear_told(wire: &Wire, unit: LengthUnit) -> String {
     let (least, most) = PIERCING_MM;
     let (size, take) = (thickness(wire.size_mm, unit), piercings_take(unit));
     if (least..=most).contains(&wire.size_mm) {
-        format!("{size} fits usual piercings, {take}.")
+        text!("choose-weigh-fits-usual-piercings", size, take)
     } else {
-        format!("{size} does not fit usual piercings, {take}.")
+        text!("choose-weigh-does-not-fit-usual-piercings", size, take)
     }
 }
 
 fn temper_told(wire: &Wire) -> String {
     let figures = wire.metal.figures();
     match wire.temper {
-        _ if figures.tires => "Too soft to hold, and it tires when bent to and fro.".to_owned(),
-        Temper::Soft if figures.stays_soft => "Stays soft unless it is worked hard.".to_owned(),
-        Temper::Soft => "Soft: it must be hardened afterwards, or it opens.".to_owned(),
+        _ if figures.tires => text!("choose-weigh-too-soft-hold-tires-when").to_owned(),
+        Temper::Soft if figures.stays_soft => text!("choose-weigh-stays-soft-unless-worked-hard").to_owned(),
+        Temper::Soft => text!("choose-weigh-soft-must-be-hardened-afterwards").to_owned(),
         temper => {
-            format!("{temper} wire resists bending and shows tool marks. Hardly anything here needs it.")
+            text!("choose-weigh-wire-resists-bending-shows-tool", temper)
         }
     }
 }

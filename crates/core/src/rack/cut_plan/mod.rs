@@ -20,6 +20,7 @@ use serde::{Deserialize, Serialize};
 use crate::fault::{Fault, Faults, Span};
 use crate::rack::stock::StockKind;
 use crate::words::length::LengthUnit;
+use lorimant_text::{Text, text};
 
 /// A piece of wire that can be cut from.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -182,10 +183,7 @@ impl CutPlan {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.stock.len() > MOST_STOCK {
-            let said = format!(
-                "{} pieces of stock are too many for one plan. Enter at most {MOST_STOCK}.",
-                self.stock.len()
-            );
+            let said = text!("cut-plan-pieces-stock-too-many-for", stock = self.stock.len(), MOST_STOCK);
             faults.add(Fault::new("stock", said).limit(5000.0));
         }
         for (i, piece) in self.stock.iter().enumerate() {
@@ -203,27 +201,34 @@ impl CutPlan {
             }
             let blanks: u64 = piece.cuts.iter().map(|cut| u64::from(cut.n)).sum();
             if blanks > MOST_BLANKS {
-                let said = format!(
-                    "{blanks} blanks are too many for one piece of stock. Enter at most \
-                                    {MOST_BLANKS}."
-                );
+                let said = text!("cut-plan-blanks-too-many-for-one", blanks, MOST_BLANKS);
                 faults.add(Fault::new(format!("stock[{i}].cuts"), said).limit(100_000.0));
             }
         }
         for (field, value) in
             [("scrap_mm", self.scrap_mm), ("used_mm", self.used_mm), ("lower_bound_mm", self.lower_bound_mm)]
         {
-            faults.keep(Span { noun: "length", unit: " mm", least: 0.0, most: 1e11 }.check(field, value));
+            faults.keep(
+                Span { noun: Text::named("cut-plan-length"), unit: " mm", least: 0.0, most: 1e11 }
+                    .check(field, value),
+            );
         }
         faults.into_result()
     }
 }
 
 impl CutRequest {
-    const STOCK: Span = Span { noun: "length in stock", unit: " mm", least: 0.0, most: 10_000_000.0 };
-    const BLANK: Span = Span { noun: "blank", unit: " mm", least: 0.5, most: 1_000_000.0 };
-    const LOSS: Span = Span { noun: "loss", unit: " mm", least: 0.0, most: 100.0 };
-    const USEFUL: Span = Span { noun: "shortest useful length", unit: " mm", least: 0.0, most: 100_000.0 };
+    const STOCK: Span =
+        Span { noun: Text::named("cut-plan-length-in-stock"), unit: " mm", least: 0.0, most: 10_000_000.0 };
+    const BLANK: Span =
+        Span { noun: Text::named("cut-plan-blank"), unit: " mm", least: 0.5, most: 1_000_000.0 };
+    const LOSS: Span = Span { noun: Text::named("cut-plan-loss"), unit: " mm", least: 0.0, most: 100.0 };
+    const USEFUL: Span = Span {
+        noun: Text::named("cut-plan-shortest-useful-length"),
+        unit: " mm",
+        least: 0.0,
+        most: 100_000.0,
+    };
 
     /// Checks everything that is asked.
     ///
@@ -241,14 +246,11 @@ impl CutRequest {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.stock.len() > MOST_STOCK {
-            let said = format!(
-                "{} pieces of stock are too many to plan at once. Enter at most {MOST_STOCK}.",
-                self.stock.len()
-            );
+            let said = text!("cut-plan-pieces-stock-too-many-plan", stock = self.stock.len(), MOST_STOCK);
             faults.add(Fault::new("stock", said).limit(5000.0));
         }
         if self.demand.is_empty() || self.demand.len() > MOST_DEMANDS {
-            let said = format!("{} lengths are entered. Enter 1 to {MOST_DEMANDS}.", self.demand.len());
+            let said = text!("cut-plan-lengths-entered-enter-1", demand = self.demand.len(), MOST_DEMANDS);
             faults.add(Fault::new("demand", said).limit(1000.0));
         }
         for (i, stock) in self.stock.iter().enumerate() {
@@ -261,7 +263,7 @@ impl CutRequest {
         named_once("demand", self.demand.iter().map(|demand| demand.id.as_str()), &mut faults);
         let blanks: u64 = self.demand.iter().map(|demand| u64::from(demand.n)).sum();
         if blanks > MOST_BLANKS {
-            let said = format!("{blanks} blanks are too many to plan at once. Enter at most {MOST_BLANKS}.");
+            let said = text!("cut-plan-blanks-too-many-plan-at", blanks, MOST_BLANKS);
             faults.add(Fault::new("demand", said).limit(100_000.0));
         }
         faults.keep(Self::LOSS.check("trim_mm", self.trim_mm));
@@ -332,9 +334,9 @@ fn named_once<'a>(field: &str, ids: impl Iterator<Item = &'a str>, faults: &mut 
     for (i, id) in ids.enumerate() {
         let length = id.chars().count();
         if length == 0 || length > 80 {
-            faults.add(Fault::new(format!("{field}[{i}].id"), "Enter a name of 1 to 80 characters."));
+            faults.add(Fault::new(format!("{field}[{i}].id"), text!("cut-plan-enter-name-1-80-characters")));
         } else if !seen.insert(id) {
-            let said = format!("“{id}” is used twice. Give each its own name.");
+            let said = text!("cut-plan-used-twice-give-each-its", id);
             faults.add(Fault::new(format!("{field}[{i}].id"), said));
         }
     }

@@ -6,9 +6,10 @@ use super::Demand;
 use crate::fault::Faults;
 use crate::piece::{Blanks, Piece};
 use crate::rack::stock::booking::BlanksCut;
-use crate::rack::stock::buying::{Keeping, shortest_useful_mm};
+use crate::rack::stock::buying::{StockLevel, shortest_useful_mm};
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
+use lorimant_text::text;
 
 /// A plan or finding that is to be made.
 #[derive(Debug, Clone, PartialEq)]
@@ -68,7 +69,7 @@ pub struct WireDemand {
 /// The first plan or finding that cannot be made, its faults within `picked[i]`.
 pub fn by_wire(
     picked: &[Picked],
-    keepings: &[Keeping],
+    keepings: &[StockLevel],
     workshop: &Workshop,
 ) -> Result<Vec<WireDemand>, Faults> {
     let unit = workshop.habits.unit;
@@ -87,7 +88,7 @@ pub fn by_wire(
                     shortest_useful_mm: keepings
                         .iter()
                         .find(|keeping| keeping.wire.stands_for(wire))
-                        .map_or_else(|| shortest_useful_mm(wire), Keeping::useful_mm),
+                        .map_or_else(|| shortest_useful_mm(wire), StockLevel::useful_mm),
                     of_lots: vec![],
                     picks: vec![],
                 });
@@ -97,10 +98,7 @@ pub fn by_wire(
             of.wanted_mm += length_mm * f64::from(*n);
             let id = named_apart(&pick.what, &of.demand);
             if let Some(lot) = wire.lot {
-                of.of_lots.push(format!(
-                    "{id} is planned for lot {}. Cut it from that lot, or plan it without one.",
-                    lot.lot_n
-                ));
+                of.of_lots.push(text!("picked-planned-for-lot-cut-from", id, lot_n = lot.lot_n));
             }
             let pair = matches!(&pick.piece, Piece::Finding(request) if request.in_pairs());
             of.demand.push(Demand { id, length_mm: *length_mm, ruler_mm: Some(*flush_mm), n: *n, pair });

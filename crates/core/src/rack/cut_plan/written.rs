@@ -3,9 +3,9 @@
 use super::{Cut, CutPlan, CutRequest, Found, SLACK_MM, Short, StockCut};
 use crate::rack::stock::StockKind;
 use crate::tool::cutting::CAUTION;
-use crate::words::counted;
 use crate::words::length::{LengthUnit, on_ruler, shown};
 use crate::words::scale::of_wire;
+use lorimant_text::text;
 
 impl CutRequest {
     pub(super) fn plan(&self, found: &Found, unit: LengthUnit) -> CutPlan {
@@ -44,7 +44,7 @@ impl CutRequest {
         let used_mm = made_mm + scrap_mm;
         let lower_bound_mm = self.lower_bound(found).min(used_mm);
         let gap = if lower_bound_mm > 0.0 { used_mm / lower_bound_mm - 1.0 } else { 0.0 };
-        let (optimal, sentence, caution) = (found.optimal, String::new(), CAUTION.to_owned());
+        let (optimal, sentence, caution) = (found.optimal, String::new(), CAUTION.to_string());
         let plan = CutPlan {
             stock,
             scrap_mm,
@@ -99,22 +99,25 @@ impl CutRequest {
         let (scrap_mm, offcut_mm) = self.left(stock, counts);
         // Several of one length are cut by the first of them: it is measured, the others are held to it.
         let each = |cut: &Cut| match (on_ruler(cut.ruler_mm.unwrap_or(cut.length_mm), unit), cut.n) {
-            (length, 1) => format!("one {length} ({})", cut.demand),
-            (length, n) => format!("the template {length} and {} more from it ({})", n - 1, cut.demand),
+            (length, 1) => text!("written-one", length, demand = cut.demand),
+            (length, n) => text!("written-template-more-from", length, n = n - 1, demand = cut.demand),
         };
         let each: Vec<String> = cuts.iter().map(each).collect();
         let rest = if offcut_mm > 0.0 {
-            let stays =
-                if piece.kind == StockKind::Spool { "stays on the spool" } else { "is left as an offcut" };
+            let stays = if piece.kind == StockKind::Spool {
+                text!("written-stays-on-spool")
+            } else {
+                text!("written-left-as-offcut")
+            };
             format!(" {} {stays}.", of_wire(offcut_mm, unit))
         } else {
             String::new()
         };
         let scrap = match scrap_mm {
             mm if mm < 0.05 => String::new(),
-            mm => format!(" {} is scrap.", on_ruler(mm, unit)),
+            mm => text!("written-scrap", mm = on_ruler(mm, unit)),
         };
-        let text = format!("Flush the end; cut {}.{rest}{scrap}", each.join(", then "));
+        let text = text!("written-flush-end-cut", each = each.join(", then "), rest, scrap);
         StockCut {
             stock: piece.id.clone(),
             kind: piece.kind,
@@ -133,28 +136,29 @@ impl CutPlan {
         let blanks: u64 = self.stock.iter().flat_map(|s| &s.cuts).map(|cut| u64::from(cut.n)).sum();
         let short: u64 = self.short.iter().map(|short| u64::from(short.n)).sum();
         let made = match short {
-            0 => "everything is cut".to_owned(),
-            1 => "1 is short".to_owned(),
-            n => format!("{n} are short"),
+            0 => text!("written-everything-cut").to_owned(),
+            1 => text!("written-1-short").to_owned(),
+            n => text!("written-short", n),
         };
         let near = if self.optimal {
-            "no plan uses less".to_owned()
+            text!("written-no-plan-uses-less").to_owned()
         } else {
-            format!(
-                "at most {} % more wire than the best possible plan",
-                shown((100.0 * self.gap).max(0.01), 2)
-            )
+            text!("written-at-most-more-wire-than", gap = shown((100.0 * self.gap).max(0.01), 2))
         };
-        let blanks = counted(blanks, "blank");
+        let blanks = text!("count-blank", n = blanks);
         let pairs = match self.split_pairs_n {
             0 => String::new(),
-            1 => " The two of one pair come from different lots: keep them apart and match them.".to_owned(),
-            n => format!(" {n} pairs have their two from different lots: measure and match those."),
+            1 => text!("written-two-one-pair-come-from").to_owned(),
+            n => text!("written-pairs-have-their-two-from", n),
         };
-        format!(
-            "{blanks} from {}: {made}, {} is scrap; {near}.{pairs}",
-            counted(self.stock.len(), "piece"),
-            on_ruler(self.scrap_mm, unit)
+        text!(
+            "written-from-scrap",
+            blanks,
+            stock = text!("count-piece", n = self.stock.len()),
+            made,
+            scrap_mm = on_ruler(self.scrap_mm, unit),
+            near,
+            pairs
         )
     }
 }

@@ -17,6 +17,7 @@ use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
 use crate::wire::surface::Surface;
 use crate::words::length::Habits;
+use lorimant_text::text;
 
 /// Longest line read, characters.
 const LONGEST: usize = 300;
@@ -99,7 +100,7 @@ pub fn decode(text: &str, habits: Habits) -> Listing {
     let line: String = text.chars().take(LONGEST).collect::<String>().to_lowercase();
     let mut listing = settle::settle(read::read(&line), habits);
     if text.chars().count() > LONGEST {
-        listing.doubtful.push(format!("Only the first {LONGEST} characters were read."));
+        listing.doubtful.push(text!("listing-only-first-characters-were-read", LONGEST));
     }
     listing
 }
@@ -139,16 +140,14 @@ impl Listing {
         let per: Vec<String> =
             per.iter().filter_map(|(price, of)| Some(format!("{} a {of}", money((*price)?)))).collect();
         let of_blank = |mm| match self.price_of(mm) {
-            Some(price) => format!("{} for the wire of one.", money(price)),
-            None => "The line gives no price.".to_owned(),
+            Some(price) => text!("listing-for-wire-one", price = money(price)),
+            None => text!("listing-line-gives-no-price").to_owned(),
         };
         let foreign = written != currency && !currency.is_empty();
         Prices {
-            said: (!per.is_empty()).then(|| format!("That is {}.", per.join(", "))),
+            said: (!per.is_empty()).then(|| text!("listing-that", per = per.join(", "))),
             of_blank: blank_mm.map(of_blank),
-            foreign: foreign.then(|| {
-                format!("The line gives {written}, but you use {currency}. Enter the price in {currency}.")
-            }),
+            foreign: foreign.then(|| text!("listing-line-gives-but-you-use", written, currency)),
         }
     }
 

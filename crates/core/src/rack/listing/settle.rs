@@ -11,6 +11,7 @@ use crate::words::gauge::{Gauge, GaugeSystem};
 use crate::words::length::{Habits, shown};
 use crate::words::mass::{OUNCE_G, TROY_OUNCE_G};
 use crate::words::number::Separated;
+use lorimant_text::text;
 
 /// Two sizes this near, as a share, are the same one rounded: `20 ga (0.81 mm)`.
 const SAME_SIZE: f64 = 0.03;
@@ -45,12 +46,7 @@ fn first<T: Copy + PartialEq>(
     let one = all.first().copied();
     let other = all.iter().find(|other| Some(**other) != one);
     let said = one.zip(other).map(|(one, other)| {
-        format!(
-            "There are two values for the {noun}: {} and {}. Using {}.",
-            name(one),
-            name(*other),
-            name(one)
-        )
+        text!("settle-there-two-values-for-using", noun, one = name(one), other = name(*other))
     });
     (one, said)
 }
@@ -82,7 +78,7 @@ impl Settling {
         // A word for several metals beside one that says which adds nothing: `silver sterling`.
         match (metal, self.said.either.first()) {
             (None, Some(either)) => self.doubt(either.note),
-            (None, None) => self.listing.missing.push("No metal given.".to_owned()),
+            (None, None) => self.listing.missing.push(text!("settle-no-metal-given").to_owned()),
             _ => {}
         }
     }
@@ -100,16 +96,13 @@ impl Settling {
             self.open_gauge(*gauge, &mut all);
         }
         if let Some(flat) = self.said.flat.take() {
-            self.doubt(format!("{flat}: a flat wire? Only round, square and half-round wire is known here."));
+            self.doubt(text!("settle-flat-wire-only-round-square", flat));
         }
         let Some((size_mm, text)) = all.first().cloned() else {
-            return self.listing.missing.push("No size given.".to_owned());
+            return self.listing.missing.push(text!("settle-no-size-given").to_owned());
         };
         if let Some((other_mm, other)) = all.iter().find(|(mm, _)| (mm / size_mm - 1.0).abs() > SAME_SIZE) {
-            self.doubt(format!(
-                "There are two sizes: {text} and {other} ({} mm). Using {text}.",
-                shown(*other_mm, 3)
-            ));
+            self.doubt(text!("settle-there-two-sizes-mm-using", text, other, other_mm = shown(*other_mm, 3)));
         }
         self.listing.size_mm = Some(size_mm);
     }
@@ -131,7 +124,7 @@ impl Settling {
             return;
         }
         let sizes = systems.iter().filter_map(|system| {
-            Some(format!("{} mm in {}", shown(gauge_mm(gauge, *system)?, 3), system.shown()))
+            Some(text!("settle-mm-in", shown = shown(gauge_mm(gauge, *system)?, 3), system = system.shown()))
         });
         let sizes: Vec<String> = sizes.collect();
         let own = self.habits.gauge;
@@ -139,7 +132,7 @@ impl Settling {
             all.push((mm, gauge_text(gauge)));
         }
         let (n, own) = (gauge.number, own.shown());
-        self.doubt(format!("Gauge {n} in which system? It could be {}. Using {own}.", sizes.join(", ")));
+        self.doubt(text!("settle-gauge-in-which-system-could", n, sizes = sizes.join(", "), own));
     }
 
     /// How much is sold: one pack times how many, by length, by weight, or both.
@@ -154,9 +147,9 @@ impl Settling {
         for n in std::mem::take(&mut self.said.mass_or_gauge) {
             if self.listing.size_mm.is_some() && mass.is_none() && length.is_none() {
                 self.listing.mass_g = Some(n * packs);
-                self.doubt(format!("“{n}g” is read as {n} grams, because the size is given separately."));
+                self.doubt(text!("settle-g-read-as-grams-because", n));
             } else {
-                self.doubt(format!("“{n}g” could be a gauge or grams. It was not used."));
+                self.doubt(text!("settle-g-could-be-gauge-or", n));
             }
         }
         let (length_mm, mass_g) = (length.map(|q| q.value() * packs), mass.map(|q| q.value() * packs));
@@ -164,16 +157,16 @@ impl Settling {
         self.listing.mass_g = mass_g.or(self.listing.mass_g);
         let sold = self.listing.length_mm.is_some() || self.listing.mass_g.is_some();
         if !sold && !matches!(self.said.per, Some(Per::Length(_) | Per::Mass(_))) {
-            self.listing.missing.push("No amount given.".to_owned());
+            self.listing.missing.push(text!("settle-no-amount-given").to_owned());
         }
         if !sold && packs > 1.0 {
-            self.doubt(format!("How long is each of the {packs}? No length is given."));
+            self.doubt(text!("settle-how-long-each-no-length", packs));
         }
     }
 
     fn packs(&mut self) -> f64 {
         let packs = std::mem::take(&mut self.said.packs);
-        let (one, twice) = first(&packs, "number of packs", |n| shown(n, 0));
+        let (one, twice) = first(&packs, text!("settle-number-packs"), |n| shown(n, 0));
         if let Some(twice) = twice {
             self.doubt(twice);
         }
@@ -187,7 +180,7 @@ impl Settling {
         let precious = self.listing.metal.is_some_and(|metal| metal.figures().precious);
         let ounces = std::mem::take(&mut self.said.ounces);
         if precious && !ounces.is_empty() {
-            self.doubt("Precious metal is nearly always sold in troy ounces (31.1 g). Using those.");
+            self.doubt(text!("settle-precious-metal-nearly-always-sold"));
         }
         let scale = if precious { TROY_OUNCE_G } else { OUNCE_G };
         ounces.into_iter().map(|ounce| Quantity { scale, ..ounce }).collect()
@@ -198,9 +191,11 @@ impl Settling {
         let one = all.first()?;
         let differs = |other: &&Quantity| (other.value() / one.value() - 1.0).abs() > same;
         if let Some(other) = all.iter().find(differs) {
-            self.doubt(format!(
-                "There are two values for the {noun}: {} and {}. Using {}.",
-                one.text, other.text, one.text
+            self.doubt(text!(
+                "settle-there-two-values-for-using-2",
+                noun,
+                text = one.text,
+                text2 = other.text
             ));
         }
         self.decimal_comma(one);
@@ -210,7 +205,7 @@ impl Settling {
     /// Says how the comma of a quantity was read, where it could part thousands.
     fn decimal_comma(&mut self, quantity: &Quantity) {
         if quantity.number.thousands.is_some() {
-            self.doubt(format!("The comma in {} is read as a decimal comma.", quantity.text));
+            self.doubt(text!("settle-comma-in-read-as-decimal", text = quantity.text));
         }
     }
 
@@ -222,7 +217,7 @@ impl Settling {
             prices.iter().find(|other| Some(other.number.value) != one.as_ref().map(|one| one.number.value)),
         ) {
             let (a, b) = (one.text.trim(), other.text.trim());
-            self.doubt(format!("There are two prices: {a} and {b}. Using {a}."));
+            self.doubt(text!("settle-there-two-prices-using", a, b));
         }
         let (number, currency) = match one {
             Some(price) => (price.number, price.currency.or(self.said.currency)),
@@ -230,7 +225,7 @@ impl Settling {
                 Some(number) => (number, self.said.currency),
                 None => {
                     self.both_ways();
-                    return self.listing.missing.push("No price given.".to_owned());
+                    return self.listing.missing.push(text!("settle-no-price-given").to_owned());
                 }
             },
         };
@@ -243,7 +238,7 @@ impl Settling {
             _ => value,
         };
         if packs > 1.0 && self.said.per.is_none() {
-            self.doubt(format!("{} is read as the price of all {packs} together.", shown(value, 2)));
+            self.doubt(text!("settle-read-as-price-all-together", shown = shown(value, 2), packs));
         }
         self.listing.price = Decimal::from_f64(total).map(|price| price.round_dp(4));
         self.per_unit();
@@ -260,7 +255,7 @@ impl Settling {
             return None;
         }
         self.said.bare.remove(at);
-        self.doubt(format!("{text} is read as the price. No currency is given."));
+        self.doubt(text!("settle-read-as-price-no-currency", text));
         Some(number)
     }
 
@@ -287,33 +282,21 @@ impl Settling {
         let Some(thousands) = number.thousands else {
             if !self.fits_metal(number.value) {
                 let metal = self.listing.metal.map_or("metal", Metal::shown);
-                self.doubt(format!(
-                    "{} for this much {metal} is far from its usual price: check price and amount.",
-                    shown(number.value, 2)
-                ));
+                self.doubt(text!("settle-for-this-much-far-from", shown = shown(number.value, 2), metal));
             }
             return number.value;
         };
         match (self.fits_metal(number.value), self.fits_metal(thousands)) {
             (false, true) => {
-                self.doubt(format!(
-                    "The price is read as {thousands}: {} would be far too little.",
-                    number.value
-                ));
+                self.doubt(text!("settle-price-read-as-would-be", thousands, value = number.value));
                 thousands
             }
             (true, false) => {
-                self.doubt(format!(
-                    "The price is read as {}: {thousands} would be far too much.",
-                    number.value
-                ));
+                self.doubt(text!("settle-price-read-as-would-be-far", value = number.value, thousands));
                 number.value
             }
             _ => {
-                self.doubt(format!(
-                    "The price could be {} or {thousands}. Using {}.",
-                    number.value, number.value
-                ));
+                self.doubt(text!("settle-price-could-be-or-using", value = number.value, thousands));
                 number.value
             }
         }
@@ -333,11 +316,11 @@ impl Settling {
     fn agree(&mut self, wire: &Wire, length: f64, mass: f64) {
         let weighs = wire.mass_g(length);
         if (mass / weighs - 1.0).abs() > SAME_MASS {
-            self.doubt(format!(
-                "{} m of this wire weigh {} g, not {} g. Was the spool weighed too, or is the size different?",
-                shown(length / 1000.0, 2),
-                shown(weighs, 1),
-                shown(mass, 1)
+            self.doubt(text!(
+                "settle-m-this-wire-weigh-g",
+                length = shown(length / 1000.0, 2),
+                weighs = shown(weighs, 1),
+                mass = shown(mass, 1)
             ));
         }
     }
@@ -380,12 +363,10 @@ impl Settling {
         }
         self.listing.unclear.append(&mut self.said.unclear);
         if self.listing.temper.is_none() {
-            self.listing
-                .missing
-                .push("No temper given. Wire sold without one is nearly always soft.".to_owned());
+            self.listing.missing.push(text!("settle-no-temper-given-wire-sold").to_owned());
         }
         if self.listing.section.is_none() {
-            self.listing.missing.push("No section given. It is nearly always round.".to_owned());
+            self.listing.missing.push(text!("settle-no-section-given-nearly-always").to_owned());
         }
     }
 }
@@ -397,6 +378,6 @@ fn gauge_mm(gauge: SaidGauge, system: GaugeSystem) -> Option<f64> {
 fn gauge_text(gauge: SaidGauge) -> String {
     match gauge.system {
         Some(system) => format!("{} {system}", gauge.number),
-        None => format!("gauge {}", gauge.number),
+        None => text!("settle-gauge", number = gauge.number),
     }
 }

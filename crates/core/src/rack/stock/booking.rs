@@ -8,6 +8,7 @@ use super::{Movement, MovementKind, StockKind, both_ways};
 use crate::fault::{Fault, Faults, Span, check_text};
 use crate::words::length::{LengthUnit, caliper, on_ruler};
 use crate::words::scale::of_wire;
+use lorimant_text::{Text, text};
 
 /// Blanks of one length cut from a lot.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
@@ -43,9 +44,15 @@ pub struct LotCut {
 }
 
 impl LotCut {
-    const BLANK: Span = Span { noun: "blank", unit: " mm", least: 0.5, most: 1_000_000.0 };
-    const LOSS: Span = Span { noun: "loss", unit: " mm", least: 0.0, most: 100.0 };
-    const USEFUL: Span = Span { noun: "shortest useful length", unit: " mm", least: 0.0, most: 100_000.0 };
+    const BLANK: Span =
+        Span { noun: Text::named("booking-blank"), unit: " mm", least: 0.5, most: 1_000_000.0 };
+    const LOSS: Span = Span { noun: Text::named("booking-loss"), unit: " mm", least: 0.0, most: 100.0 };
+    const USEFUL: Span = Span {
+        noun: Text::named("booking-shortest-useful-length"),
+        unit: " mm",
+        least: 0.0,
+        most: 100_000.0,
+    };
 
     /// The same without blanks that are booked elsewhere; what is left of the lot then goes on, however short it is. Nothing
     /// where nothing else was cut.
@@ -101,13 +108,18 @@ impl LotCut {
         for (i, cut) in self.cuts.iter().enumerate() {
             faults.keep(Self::BLANK.check(&format!("cuts[{i}].length_mm"), cut.length_mm));
             if cut.n == 0 || cut.n > 100_000 {
-                let said = format!("{} is not a number of blanks. Enter 1 to 100,000.", cut.n);
+                let said = text!("booking-not-number-blanks-enter-1", n = cut.n);
                 faults.add(Fault::new(format!("cuts[{i}].n"), said).limit(100_000.0));
             }
-            faults.keep(check_text(&format!("cuts[{i}].what"), "name of what it is for", &cut.what, 120));
+            faults.keep(check_text(
+                &format!("cuts[{i}].what"),
+                text!("booking-name-what-for"),
+                &cut.what,
+                120,
+            ));
         }
         if self.cuts.is_empty() {
-            faults.add(Fault::new("cuts", "Nothing is cut from this lot. Leave it out."));
+            faults.add(Fault::new("cuts", text!("booking-nothing-cut-from-this-lot")));
         }
         faults.keep(Self::LOSS.check("trim_mm", self.trim_mm));
         faults.keep(Self::LOSS.check("kerf_mm", self.kerf_mm));
@@ -120,11 +132,11 @@ impl LotCut {
         let trimmed = self.trim_mm + cuts * self.kerf_mm;
         let rest = left_mm - blanks - trimmed;
         if rest < -LEAST_MM {
-            let said = format!(
-                "These blanks need {} with their trims, and the lot has {} left: {} short.",
-                on_ruler(blanks + trimmed, unit),
-                on_ruler(left_mm, unit),
-                on_ruler(-rest, unit)
+            let said = text!(
+                "booking-these-blanks-need-with-their",
+                blanks = on_ruler(blanks + trimmed, unit),
+                left_mm = on_ruler(left_mm, unit),
+                rest = on_ruler(-rest, unit)
             );
             return Err(Fault::new("cuts", said).limit(left_mm).into());
         }
@@ -134,7 +146,12 @@ impl LotCut {
             .map(|cut| Movement {
                 kind: MovementKind::Cut,
                 length_mm: -f64::from(cut.n) * cut.length_mm,
-                note: format!("{} at {}: {}", cut.n, caliper(cut.length_mm, unit), cut.what),
+                note: text!(
+                    "booking-at",
+                    n = cut.n,
+                    length_mm = caliper(cut.length_mm, unit),
+                    what = cut.what
+                ),
             })
             .collect();
         let mut out = |kind, length_mm: f64, note: &str| {
@@ -142,9 +159,9 @@ impl LotCut {
                 lines.push(Movement { kind, length_mm: -length_mm, note: note.to_owned() });
             }
         };
-        out(MovementKind::Trimmed, trimmed.min(left_mm - blanks), "flush cuts and kerf");
+        out(MovementKind::Trimmed, trimmed.min(left_mm - blanks), text!("booking-flush-cuts-kerf"));
         if rest < self.shortest_useful_mm {
-            out(MovementKind::Scrapped, rest, "too short to use");
+            out(MovementKind::Scrapped, rest, text!("booking-too-short-use"));
         }
         Ok(lines)
     }
@@ -158,7 +175,7 @@ impl Lot {
     pub fn scrap_of(&self, lines: &[Movement]) -> Option<ScrapChange> {
         let scrapped = lines.iter().filter(|line| line.kind == MovementKind::Scrapped);
         let mass_g = self.wire.mass_g(scrapped.map(|line| -line.length_mm).sum());
-        let note = format!("offcut of {}", self.name);
+        let note = text!("booking-offcut", name = self.name);
         let metal = self.wire.metal;
         (mass_g >= LEAST_G).then_some(ScrapChange { metal, cleanliness: Cleanliness::Clean, mass_g, note })
     }
@@ -184,12 +201,12 @@ impl Lot {
             price: per_metre.and_then(|price| Self::price_of_length(price, length_mm)),
             bought_mm: per_metre.map(|_| length_mm),
             tare_g: None,
-            note: format!("from {}", self.name),
+            note: text!("booking-from", name = self.name),
             ..self.clone()
         };
         let line = |length_mm: f64, note: String| Movement { kind: MovementKind::Corrected, length_mm, note };
-        let out = line(-length_mm, format!("set aside as “{name}”"));
-        let onto = line(length_mm, format!("set aside from “{}”", self.name));
+        let out = line(-length_mm, text!("booking-set-aside-as", name));
+        let onto = line(length_mm, text!("booking-set-aside-from", name = self.name));
         (rest, out, onto)
     }
 
@@ -215,7 +232,7 @@ impl Lot {
     ) -> Result<(Self, Movement), Faults> {
         self.check()?;
         let (length_mm, _) = both_ways(&self.wire, length_mm, mass_g)?;
-        let note = self.bought_on.as_ref().map(|day| format!("came in {day}")).unwrap_or_default();
+        let note = self.bought_on.as_ref().map(|day| text!("booking-came-in", day)).unwrap_or_default();
         let line = Movement { kind: MovementKind::Bought, length_mm, note };
         line.check()?;
         self.bought_mm = self.bought_mm.or(Some(length_mm));
@@ -240,12 +257,12 @@ impl Lot {
             .map(|lot| lot.name.as_str())
             .collect();
         let beside = match same.as_slice() {
-            [] => "the first of this wire".to_owned(),
-            [one] => format!("beside “{one}”"),
-            [one, more @ ..] => format!("beside “{one}” and {} more lots of this wire", more.len()),
+            [] => text!("booking-first-this-wire").to_owned(),
+            [one] => text!("booking-beside", one),
+            [one, more @ ..] => text!("booking-beside-more-lots-this-wire", one, more = more.len()),
         };
         let wire = self.wire.shown(unit);
-        format!("A new lot, “{}”, {beside}: {} of {wire}.", self.name.trim(), of_wire(length_mm, unit))
+        text!("booking-new-lot", name = self.name.trim(), beside, length_mm = of_wire(length_mm, unit), wire)
     }
 }
 

@@ -6,15 +6,15 @@ use serde::{Deserialize, Serialize};
 use super::check_money;
 use crate::fault::{Faults, Span, check_text};
 use crate::wire::Wire;
-use crate::words::counted;
 use crate::words::length::LengthUnit;
 use crate::words::scale::of_wire;
+use lorimant_text::{Text, text};
 
 /// How one wire is kept on the rack.
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
-pub struct Keeping {
+pub struct StockLevel {
     /// The wire.
     pub wire: Wire,
     /// A rest shorter than this is scrap, mm; [`shortest_useful_mm`] if left out.
@@ -50,10 +50,17 @@ pub fn shortest_useful_mm(wire: &Wire) -> f64 {
     (25.0 * wire.profile().thickness_mm()).max(30.0)
 }
 
-impl Keeping {
-    const USEFUL: Span = Span { noun: "shortest useful length", unit: " mm", least: 0.0, most: 100_000.0 };
-    const KEEP: Span = Span { noun: "length to keep in stock", unit: " mm", least: 0.0, most: 10_000_000.0 };
-    const PACK: Span = Span { noun: "pack", unit: " mm", least: 10.0, most: 10_000_000.0 };
+impl StockLevel {
+    const USEFUL: Span =
+        Span { noun: Text::named("buying-shortest-useful-length"), unit: " mm", least: 0.0, most: 100_000.0 };
+    const KEEP: Span = Span {
+        noun: Text::named("buying-length-keep-in-stock"),
+        unit: " mm",
+        least: 0.0,
+        most: 10_000_000.0,
+    };
+    const PACK: Span =
+        Span { noun: Text::named("buying-pack"), unit: " mm", least: 10.0, most: 10_000_000.0 };
 
     /// Of a wire of which nothing was said.
     pub fn unsaid(wire: Wire) -> Self {
@@ -76,7 +83,7 @@ impl Keeping {
             faults.keep(Self::PACK.check("pack_mm", pack));
         }
         faults.keep(check_money("pack_price", self.pack_price));
-        faults.keep(check_text("source", "place it is bought", &self.source, 120));
+        faults.keep(check_text("source", text!("buying-place-bought"), &self.source, 120));
         faults.into_result()
     }
 
@@ -85,11 +92,11 @@ impl Keeping {
     /// ```
     /// use lorimant_core::wire::Wire;
     /// use lorimant_core::wire::metal::{Metal, Temper};
-    /// use lorimant_core::rack::stock::buying::Keeping;
+    /// use lorimant_core::rack::stock::buying::StockLevel;
     ///
-    /// let thick = Keeping::unsaid(Wire::round(Metal::Copper, 2.0, Temper::Soft));
+    /// let thick = StockLevel::unsaid(Wire::round(Metal::Copper, 2.0, Temper::Soft));
     /// assert_eq!(thick.useful_mm(), 50.0);
-    /// assert_eq!(Keeping { shortest_useful_mm: Some(80.0), ..thick }.useful_mm(), 80.0);
+    /// assert_eq!(StockLevel { shortest_useful_mm: Some(80.0), ..thick }.useful_mm(), 80.0);
     /// ```
     pub fn useful_mm(&self) -> f64 {
         self.shortest_useful_mm.unwrap_or_else(|| shortest_useful_mm(&self.wire))
@@ -133,7 +140,7 @@ impl Need {
     /// ⌈(wanted + keep − there) / pack⌉.
     pub fn of(
         wire: &Wire,
-        keeping: Option<&Keeping>,
+        keeping: Option<&StockLevel>,
         there_mm: f64,
         wanted_mm: f64,
         unit: LengthUnit,
@@ -155,26 +162,27 @@ impl Need {
         let metres = |mm: f64| of_wire(mm, unit);
         let buy = match (packs_n, pack_mm) {
             (Some(n), Some(pack)) if n > 0 => {
-                format!(" Buy {} of {}.", counted(n, "pack"), metres(pack))
+                text!("buying-buy", n = text!("count-pack", n), pack = metres(pack))
             }
-            _ if missing_mm > 0.0 => " Enter how it is sold to see the number of packs.".to_owned(),
+            _ if missing_mm > 0.0 => text!("buying-enter-how-sold-see-number").to_owned(),
             _ => String::new(),
         };
         let name = wire.shown(unit);
         let sentence = if missing_mm > 0.0 {
-            format!(
-                "{} in stock, {} needed, {} to keep: {} short.{buy}",
-                metres(there_mm),
-                metres(wanted_mm),
-                metres(keep_mm),
-                metres(missing_mm)
+            text!(
+                "buying-in-stock-needed-keep-short",
+                there_mm = metres(there_mm),
+                wanted_mm = metres(wanted_mm),
+                keep_mm = metres(keep_mm),
+                missing_mm = metres(missing_mm),
+                buy
             )
         } else {
-            format!(
-                "{} in stock, {} needed, {} to keep: enough.",
-                metres(there_mm),
-                metres(wanted_mm),
-                metres(keep_mm)
+            text!(
+                "buying-in-stock-needed-keep-enough",
+                there_mm = metres(there_mm),
+                wanted_mm = metres(wanted_mm),
+                keep_mm = metres(keep_mm)
             )
         };
         let source = keeping.map(|k| k.source.clone()).unwrap_or_default();
@@ -197,7 +205,7 @@ impl Need {
 /// What there is of each wire that is kept, wanted, or both, missing ones first. `there` and `wanted`
 /// name a wire as often as they like; lengths in mm.
 pub fn needs(
-    keepings: &[Keeping],
+    keepings: &[StockLevel],
     there: &[(Wire, f64)],
     wanted: &[(Wire, f64)],
     unit: LengthUnit,

@@ -21,21 +21,23 @@ use crate::wire::surface::Surface;
 use crate::words::length::{LengthUnit, shown};
 use crate::words::scale::{sold_by, sold_by_word};
 use crate::words::{self, words};
+use lorimant_text::{Text, text};
 
 words! {
     /// What a piece of stock is.
-    pub enum StockKind ("kind of stock") {
+    pub enum StockKind ("stock-kind") {
         /// Wire on a spool.
-        Spool = "spool", "spool";
+        Spool = "spool";
         /// A usable rest.
-        Offcut = "offcut", "offcut";
+        Offcut = "offcut";
         /// A length bought straight.
-        Straight = "straight", "straight length";
+        Straight = "straight";
     }
 }
 
 /// Lengths a lot or a line of its ledger may have.
-const LENGTH: Span = Span { noun: "length", unit: " mm", least: 0.001, most: 10_000_000.0 };
+const LENGTH: Span =
+    Span { noun: Text::named("stock-length"), unit: " mm", least: 0.001, most: 10_000_000.0 };
 
 /// What there is of a lot, in every way it is counted.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -111,7 +113,7 @@ const MOST_MONEY: i64 = 10_000_000;
 pub fn check_money(field: &str, amount: Option<Decimal>) -> Result<(), Fault> {
     match amount {
         Some(amount) if amount < Decimal::ZERO || amount > Decimal::from(MOST_MONEY) => {
-            let said = format!("{amount} is not a possible amount. Enter 0 to {MOST_MONEY}.");
+            let said = text!("stock-not-possible-amount-enter-0", amount, MOST_MONEY);
             Err(Fault::new(field, said))
         }
         _ => Ok(()),
@@ -119,9 +121,10 @@ pub fn check_money(field: &str, amount: Option<Decimal>) -> Result<(), Fault> {
 }
 
 impl Lot {
-    const SKIN: Span = Span { noun: "share of the outer layer", unit: "", least: 0.0001, most: 0.5 };
+    const SKIN: Span =
+        Span { noun: Text::named("stock-share-outer-layer"), unit: "", least: 0.0001, most: 0.5 };
     pub(super) const TARE: Span =
-        Span { noun: "weight of the empty spool", unit: " g", least: 0.0, most: 100_000.0 };
+        Span { noun: Text::named("stock-weight-empty-spool"), unit: " g", least: 0.0, most: 100_000.0 };
 
     /// Checks everything about it.
     ///
@@ -138,24 +141,21 @@ impl Lot {
         let mut faults = Faults::none();
         let length = self.name.trim().chars().count();
         if length == 0 || length > 60 {
-            let said = "Enter a name of 1 to 60 characters, as on the spool's tag.";
+            let said = text!("stock-enter-name-1-60-characters");
             faults.add(Fault::new("name", said).limit(60.0));
         } else {
-            faults.keep(check_text("name", "lot's name", &self.name, 60));
+            faults.keep(check_text("name", text!("stock-lots-name"), &self.name, 60));
         }
         faults.nest("wire", self.wire.check());
         if self.wire.surface != Surface::Bare {
-            let said =
-                "Enter the plating or coating once, under the lot's surface. Leave it out of the wire.";
+            let said = text!("stock-enter-plating-or-coating-once");
             faults.add(Fault::new("wire.surface", said));
         }
         if let Some(share) = self.skin_share {
             faults.keep(Self::SKIN.check("skin_share", share));
             if !self.surface.is_skin() {
-                let said = format!(
-                    "{} wire has no outer layer of metal. Leave the share out.",
-                    words::capital(self.surface.shown())
-                );
+                let said =
+                    text!("stock-wire-has-no-outer-layer", surface = words::capital(self.surface.shown()));
                 faults.add(Fault::new("skin_share", said));
             }
         }
@@ -169,10 +169,7 @@ impl Lot {
         if let Some(day) = &self.bought_on
             && day.parse::<jiff::civil::Date>().is_err()
         {
-            let said = format!(
-                "“{}” is not a date. Write it as 2026-11-25.",
-                day.chars().take(20).collect::<String>()
-            );
+            let said = text!("stock-not-date-write-as-2026", day = day.chars().take(20).collect::<String>());
             faults.add(Fault::new("bought_on", said));
         }
         faults.keep(check_text("note", "note", &self.note, 500));
@@ -269,10 +266,11 @@ impl Lot {
         if self.covered_wire().stands_for(wire) {
             return Ok(());
         }
-        let said = format!(
-            "Lot {lot_n} is {}, but this is {}. Choose the spool it was really cut from.",
-            self.covered_wire().shown(unit),
-            wire.shown(unit)
+        let said = text!(
+            "stock-lot-but-this-choose-spool",
+            lot_n,
+            covered_wire = self.covered_wire().shown(unit),
+            wire = wire.shown(unit)
         );
         Err(Fault::new("wire.lot.lot_n", said))
     }
@@ -283,7 +281,7 @@ impl Lot {
         match (self.surface, self.skin()) {
             (Surface::Bare, _) => wire,
             (surface, Some(share)) => {
-                format!("{wire}, {surface} ({} % of the weight)", shown(100.0 * share, 2))
+                text!("stock-weight", wire, surface, share = shown(100.0 * share, 2))
             }
             (surface, None) => format!("{wire}, {surface}"),
         }
@@ -306,12 +304,13 @@ impl Lot {
 /// # Errors
 /// A fault at `length_mm` or `mass_g` where that is out of limits, or where both or neither are given.
 pub fn both_ways(wire: &Wire, length_mm: Option<f64>, mass_g: Option<f64>) -> Result<(f64, f64), Fault> {
-    const MASS: Span = Span { noun: "weight of wire", unit: " g", least: 0.001, most: 1_000_000.0 };
+    const MASS: Span =
+        Span { noun: Text::named("stock-weight-wire"), unit: " g", least: 0.001, most: 1_000_000.0 };
     match (length_mm, mass_g) {
         (Some(mm), None) => LENGTH.check("length_mm", mm).map(|mm| (mm, wire.mass_g(mm))),
         (None, Some(grams)) => MASS.check("mass_g", grams).map(|grams| (wire.length_of_mm(grams), grams)),
         _ => {
-            let said = "Enter how much it is: its length, or its weight without the spool.";
+            let said = text!("stock-enter-how-much-its-length");
             Err(Fault::new("length_mm", said))
         }
     }

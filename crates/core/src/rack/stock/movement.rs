@@ -8,22 +8,23 @@ use crate::reading::field::{self, Amount};
 use crate::wire::Wire;
 use crate::words::length::Habits;
 use crate::words::{quoted, words};
+use lorimant_text::text;
 
 words! {
     /// Why the length of a lot changed.
-    pub enum MovementKind ("kind of movement") {
+    pub enum MovementKind ("movement-kind") {
         /// Came in.
-        Bought = "bought", "bought";
+        Bought = "bought";
         /// Cut into blanks.
-        Cut = "cut", "cut";
+        Cut = "cut";
         /// Trimmed flush, or lost to the blade.
-        Trimmed = "trimmed", "trimmed";
+        Trimmed = "trimmed";
         /// Used up in a trial.
-        Tried = "tried", "tried";
+        Tried = "tried";
         /// Thrown to scrap.
-        Scrapped = "scrapped", "scrapped";
+        Scrapped = "scrapped";
         /// Found to be more or less than was thought; set apart as a lot of its own.
-        Corrected = "corrected", "corrected";
+        Corrected = "corrected";
     }
 }
 
@@ -44,12 +45,11 @@ impl MovementKind {
         LENGTH.check("length_mm", length_mm.abs())?;
         match self {
             Self::Bought if length_mm < 0.0 => {
-                Err(Fault::new("length_mm", "Bought wire adds length. Enter it without a minus."))
+                Err(Fault::new("length_mm", text!("movement-bought-wire-adds-length-enter")))
             }
-            Self::Cut | Self::Trimmed | Self::Tried | Self::Scrapped if length_mm > 0.0 => Err(Fault::new(
-                "length_mm",
-                format!("Wire that was {self} leaves stock. Enter a negative length."),
-            )),
+            Self::Cut | Self::Trimmed | Self::Tried | Self::Scrapped if length_mm > 0.0 => {
+                Err(Fault::new("length_mm", text!("movement-wire-that-was-leaves-stock", self)))
+            }
             _ => Ok(()),
         }
     }
@@ -145,10 +145,7 @@ impl Movement {
         let way = match kind {
             MovementKind::Corrected => sign,
             _ if sign < 0.0 => {
-                let said = format!(
-                    "Wire that was {kind} goes one way only. Write {} without a sign.",
-                    quoted(amount)
-                );
+                let said = text!("movement-wire-that-was-goes-one", kind, amount = quoted(amount));
                 return Err(fault(said).into());
             }
             MovementKind::Bought => 1.0,

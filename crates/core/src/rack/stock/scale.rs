@@ -7,6 +7,7 @@
 use crate::fault::{Fault, Span};
 use crate::words::number::{Separated, separated};
 use crate::words::{mass, quoted};
+use lorimant_text::{Text, text};
 
 /// A grain, as scales name it; elsewhere `gr` is a gram.
 const GRAIN: (&str, f64) = ("gr", 0.064_798_91);
@@ -60,10 +61,10 @@ impl Mark {
     fn refusal(self) -> Option<&'static str> {
         match self {
             Self::AtRest | Self::Which => None,
-            Self::Moving => Some("The scale is not steady yet. Wait, then take the reading again."),
-            Self::TooMuch => Some("The scale is overloaded. Take some weight off."),
-            Self::TooLittle => Some("The scale's pan is off or lifted. Put it back and press zero."),
-            Self::Broken => Some("The scale reports a fault and gives no weight. See its manual."),
+            Self::Moving => Some(text!("scale-scale-not-steady-yet-wait")),
+            Self::TooMuch => Some(text!("scale-scale-overloaded-take-some-weight")),
+            Self::TooLittle => Some(text!("scale-scales-pan-off-or-lifted")),
+            Self::Broken => Some(text!("scale-scale-reports-fault-gives-no")),
         }
     }
 }
@@ -84,7 +85,7 @@ impl Mark {
 /// assert!(read("12 apples").is_err());
 /// ```
 pub fn read(line: &str) -> Result<f64, Fault> {
-    const MASS: Span = Span { noun: "weight", unit: " g", least: 0.0, most: 1_000_000.0 };
+    const MASS: Span = Span { noun: Text::named("scale-weight"), unit: " g", least: 0.0, most: 1_000_000.0 };
     // Control signs stand round some lines; a minus is written in many ways.
     let plain = |c: char| match c {
         '−' | '–' | '—' | '﹣' | '－' => '-',
@@ -94,7 +95,7 @@ pub fn read(line: &str) -> Result<f64, Fault> {
     let text: String = line.trim().to_lowercase().chars().map(plain).collect();
     let said = quoted(line.trim());
     let fault = |sentence: String| Fault::new("typed", sentence);
-    let nothing = || fault(format!("{said} is not a weight. Enter one such as 182.31 g."));
+    let nothing = || fault(text!("scale-not-weight-enter-one-such", said));
     let (marks, rest) = marks_before(text.trim());
     let (negative, signed, rest) = sign(rest);
     let Some((number, rest)) = separated(rest).filter(|_| starts_number(rest)) else {
@@ -113,12 +114,12 @@ pub fn read(line: &str) -> Result<f64, Fault> {
     // Scales part no thousands; a person may.
     let grams = match number {
         Separated { value, thousands: Some(thousands) } if marks.is_empty() && !signed => {
-            return Err(fault(format!("{said} could be {value} or {thousands}. Write it as one of these.")));
+            return Err(fault(text!("scale-could-be-or-write-as", said, value, thousands)));
         }
         Separated { value, .. } => value * unit,
     };
     if negative && grams > 0.0 {
-        return Err(fault(format!("{said} is below zero. Zero the scale first.")));
+        return Err(fault(text!("scale-below-zero-zero-scale-first", said)));
     }
     MASS.check("typed", grams)
 }
@@ -166,7 +167,6 @@ fn unit_g<'a>(text: &'a str, nothing: &impl Fn() -> Fault) -> Result<(f64, &'a s
     if word.is_empty() {
         return Err(nothing());
     }
-    let said =
-        format!("{} is not a unit of weight. Use g, kg, mg, oz, ozt, dwt, gr, ct or lb.", quoted(word));
+    let said = text!("scale-not-unit-weight-use-g", word = quoted(word));
     Err(Fault::new("typed", said))
 }

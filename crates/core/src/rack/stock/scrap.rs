@@ -7,18 +7,19 @@ use serde::{Deserialize, Serialize};
 use crate::fault::{Faults, Span, check_text};
 use crate::wire::metal::Metal;
 use crate::words::words;
+use lorimant_text::{Text, text};
 
 words! {
     /// How clean scrap is.
     pub enum Cleanliness ("cleanliness") {
         /// One metal, no solder: it can be melted at the bench.
-        Clean = "clean", "clean";
+        Clean = "clean";
         /// With solder on it: for the refiner.
-        Soldered = "soldered", "soldered";
+        Soldered = "soldered";
         /// Metals mixed: for the refiner.
-        Mixed = "mixed", "mixed";
+        Mixed = "mixed";
         /// Filings and sweepings: for the refiner.
-        Dust = "dust", "dust";
+        Dust = "dust";
     }
 }
 
@@ -43,8 +44,8 @@ impl Cleanliness {
     /// Where it goes.
     pub fn goes(self) -> &'static str {
         match self {
-            Self::Clean => "can be melted into balls and castings at the bench",
-            Self::Soldered | Self::Mixed | Self::Dust => "goes to a refiner",
+            Self::Clean => text!("scrap-can-be-melted-into-balls"),
+            Self::Soldered | Self::Mixed | Self::Dust => text!("scrap-goes-refiner"),
         }
     }
 }
@@ -71,7 +72,8 @@ impl ScrapChange {
     /// # Errors
     /// Faults at `mass_g` and `note`.
     pub fn check(&self) -> Result<(), Faults> {
-        const MASS: Span = Span { noun: "weight of scrap", unit: " g", least: 0.001, most: 100_000.0 };
+        const MASS: Span =
+            Span { noun: Text::named("scrap-weight-scrap"), unit: " g", least: 0.001, most: 100_000.0 };
         let mut faults = Faults::none();
         faults.keep(MASS.check("mass_g", self.mass_g.abs()));
         faults.keep(check_text("note", "note", &self.note, 200));

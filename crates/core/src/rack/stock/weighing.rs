@@ -7,6 +7,7 @@ use crate::fault::Fault;
 use crate::wire::SIZE_SPREAD;
 use crate::words::length::{LengthUnit, shown};
 use crate::words::scale::{of_wire, with_spread};
+use lorimant_text::text;
 
 /// The share of what should be left that is hardly less by cuts nobody booked.
 const FORGOTTEN: f64 = 0.5;
@@ -45,7 +46,7 @@ pub struct Held {
 impl Weighed {
     /// The line that brings the ledger to what was weighed; none where they agree to the micrometre.
     pub fn correction(&self) -> Option<Movement> {
-        let note = format!("weighed: {} g", shown(self.gross_g, 2));
+        let note = text!("weighing-weighed-g", gross_g = shown(self.gross_g, 2));
         let line = Movement { kind: MovementKind::Corrected, length_mm: self.differs_mm, note };
         Some(line).filter(|line| line.length_mm.abs() >= super::booking::LEAST_MM)
     }
@@ -87,42 +88,46 @@ impl Lot {
     ) -> Result<Weighed, Fault> {
         let spoolless = (self.kind != StockKind::Spool).then_some(0.0);
         let tare = self.tare_g.or(tare_g).or(spoolless).ok_or_else(|| {
-            let said =
-                "What does the empty spool weigh? Enter grams, or 0 if the wire was weighed without it.";
+            let said = text!("weighing-what-does-empty-spool-weigh");
             Fault::new("tare_g", said)
         })?;
         let tare = Self::TARE.check("tare_g", tare)?;
         let wire_g = gross_g - tare;
         if wire_g < 0.0 {
-            let said = format!(
-                "{} g is less than the empty spool, {} g. Is it the right spool, and is its empty weight right?",
-                shown(gross_g, 2),
-                shown(tare, 2)
-            );
+            let said =
+                text!("weighing-g-less-than-empty-spool", gross_g = shown(gross_g, 2), tare = shown(tare, 2));
             return Err(Fault::new("typed", said).limit(tare));
         }
         let length_mm = self.wire.length_of_mm(wire_g);
         let spread_mm = 2.0 * SIZE_SPREAD * length_mm;
         let differs_mm = length_mm - held.left_mm;
         let off = if differs_mm.abs() <= 2.0 * spread_mm {
-            "the same as in stock, as near as the scale can tell".to_owned()
+            text!("weighing-same-as-in-stock-as").to_owned()
         } else {
-            format!(
-                "{} {} than in stock",
-                of_wire(differs_mm.abs(), unit),
-                if differs_mm > 0.0 { "more" } else { "less" }
+            text!(
+                "weighing-than-in-stock",
+                differs_mm = of_wire(differs_mm.abs(), unit),
+                value = if differs_mm > 0.0 { "more" } else { "less" }
             )
         };
-        let less =
-            if tare > 0.0 { format!(" less {} g for the spool", shown(tare, 2)) } else { String::new() };
-        let sentence =
-            format!("{} g{less} is {}, {off}.", shown(gross_g, 2), with_spread(length_mm, spread_mm, unit));
-        let asked = format!("Is it the right spool, and is {} g right?", shown(gross_g, 2));
+        let less = if tare > 0.0 {
+            text!("weighing-less-g-for-spool", tare = shown(tare, 2))
+        } else {
+            String::new()
+        };
+        let sentence = text!(
+            "weighing-g",
+            gross_g = shown(gross_g, 2),
+            less,
+            length_mm = with_spread(length_mm, spread_mm, unit),
+            off
+        );
+        let asked = text!("weighing-right-spool-g-right", gross_g = shown(gross_g, 2));
         let doubt = if length_mm - 2.0 * spread_mm > held.most_mm {
-            Some(format!("That is more than this lot ever had, {}. {asked}", of_wire(held.most_mm, unit)))
+            Some(text!("weighing-that-more-than-this-lot", most_mm = of_wire(held.most_mm, unit), asked))
         } else if length_mm + 2.0 * spread_mm < FORGOTTEN * held.left_mm {
             let left = of_wire(held.left_mm, unit);
-            Some(format!("That is less than half of what should be left, {left}. {asked}"))
+            Some(text!("weighing-that-less-than-half-what", left, asked))
         } else {
             None
         };

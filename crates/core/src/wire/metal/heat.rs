@@ -6,33 +6,33 @@ use crate::words::words;
 
 words! {
     /// How a maker sees that a metal is hot enough to be soft.
-    pub enum HeatCue ("heat cue") {
+    pub enum HeatCue ("heat-cue") {
         /// A felt marker's line fades: aluminium melts before it glows.
-        MarkerFades = "marker-fades", "a felt-tip line drawn on it just fades";
+        MarkerFades = "marker-fades";
         /// The surface turns matt white, before any glow.
-        TurnsWhite = "turns-white", "its surface turns matt white";
+        TurnsWhite = "turns-white";
         /// Paste flux melts clear.
-        FluxClears = "flux-clears", "paste flux brushed on it melts clear";
+        FluxClears = "flux-clears";
         /// The first red that can be seen in shade.
-        FirstRed = "first-red", "the first dull red shows in a shaded room";
+        FirstRed = "first-red";
         /// Cherry red.
-        CherryRed = "cherry-red", "it glows cherry red";
+        CherryRed = "cherry-red";
         /// Bright orange.
-        BrightOrange = "bright-orange", "it glows bright orange";
+        BrightOrange = "bright-orange";
     }
 }
 
 words! {
     /// How a metal is cooled once it has been hot.
-    pub enum Cooling ("way of cooling") {
+    pub enum Cooling ("cooling") {
         /// In water at once: slow cooling spoils it.
-        WaterAtOnce = "water-at-once", "quench it in water at once";
+        WaterAtOnce = "water-at-once";
         /// In water, once it no longer glows.
-        WaterWhenBlack = "water-when-black", "wait until the glow is gone in shade, then quench it in water";
+        WaterWhenBlack = "water-when-black";
         /// In air, untouched: it is brittle while hot or cracks in cold water.
-        Air = "air", "leave it alone until it is cold; do not quench it";
+        Air = "air";
         /// Slowly, in something that keeps it warm.
-        Slow = "slow", "bury it in dry ash or sand for an hour; do not quench it";
+        Slow = "slow";
     }
 }
 

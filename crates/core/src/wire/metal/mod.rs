@@ -10,56 +10,57 @@ use serde::Serialize;
 
 use self::heat::{Annealing, Cooling};
 use crate::words::words;
+use lorimant_text::{Text, text};
 
 words! {
     /// A metal, as wire is sold.
     pub enum Metal ("metal") {
         /// Pure copper.
-        Copper = "copper", "copper";
+        Copper = "copper";
         /// Cartridge brass, 70/30.
-        Brass = "brass", "brass";
+        Brass = "brass";
         /// Red brass, 85/15.
-        RedBrass = "red-brass", "red brass";
+        RedBrass = "red-brass";
         /// Phosphor bronze, about 5 % tin.
-        PhosphorBronze = "phosphor-bronze", "phosphor bronze";
+        PhosphorBronze = "phosphor-bronze";
         /// Nickel silver: copper, nickel and zinc; no silver in it.
-        NickelSilver = "nickel-silver", "nickel silver";
+        NickelSilver = "nickel-silver";
         /// Sterling silver, 925.
-        SterlingSilver = "sterling-silver", "sterling silver";
+        SterlingSilver = "sterling-silver";
         /// Germanium sterling, 935.
-        GermaniumSilver = "germanium-silver", "germanium silver";
+        GermaniumSilver = "germanium-silver";
         /// Fine silver, 999.
-        FineSilver = "fine-silver", "fine silver";
+        FineSilver = "fine-silver";
         /// Gold-filled, 14/20 on brass.
-        GoldFilled = "gold-filled", "gold-filled";
+        GoldFilled = "gold-filled";
         /// Silver-filled on brass.
-        SilverFilled = "silver-filled", "silver-filled";
+        SilverFilled = "silver-filled";
         /// Yellow gold, 14 k.
-        Gold14k = "gold-14k", "14 k gold";
+        Gold14k = "gold-14k";
         /// Aluminium 1100.
-        Aluminium = "aluminium", "aluminium";
+        Aluminium = "aluminium";
         /// Stainless steel, 304 or 316L.
-        StainlessSteel = "stainless-steel", "stainless steel";
+        StainlessSteel = "stainless-steel";
         /// Mild steel, annealed.
-        MildSteel = "mild-steel", "mild steel";
+        MildSteel = "mild-steel";
         /// Niobium.
-        Niobium = "niobium", "niobium";
+        Niobium = "niobium";
         /// Titanium, grade 1.
-        Titanium = "titanium", "titanium";
+        Titanium = "titanium";
     }
 }
 
 words! {
     /// How commonly makers take a metal for findings.
-    pub enum Taken ("use of a metal") {
+    pub enum Taken ("taken") {
         /// Every day.
-        Everyday = "everyday", "every day";
+        Everyday = "everyday";
         /// Now and then.
-        AtTimes = "at-times", "now and then";
+        AtTimes = "at-times";
         /// Seldom.
-        Seldom = "seldom", "seldom";
+        Seldom = "seldom";
         /// Where it is asked for: for its price, its colour, or ears that bear little else.
-        Asked = "asked", "where it is asked for";
+        Asked = "asked";
     }
 }
 
@@ -67,19 +68,19 @@ words! {
     /// How hard a wire is sold: strain already spent since annealing.
     pub enum Temper ("temper") {
         /// Annealed.
-        Soft = "soft", "soft";
+        Soft = "soft";
         /// One number drawn since annealing.
-        QuarterHard = "quarter-hard", "quarter-hard";
+        QuarterHard = "quarter-hard";
         /// Two numbers drawn.
-        HalfHard = "half-hard", "half-hard";
+        HalfHard = "half-hard";
         /// Three numbers drawn.
-        ThreeQuarterHard = "three-quarter-hard", "three-quarter-hard";
+        ThreeQuarterHard = "three-quarter-hard";
         /// Four numbers drawn.
-        Hard = "hard", "hard";
+        Hard = "hard";
         /// Six numbers drawn.
-        ExtraHard = "extra-hard", "extra-hard";
+        ExtraHard = "extra-hard";
         /// Eight numbers drawn.
-        Spring = "spring", "spring-hard";
+        Spring = "spring";
     }
 }
 
@@ -154,61 +155,61 @@ pub const MODULUS_SPREAD: f64 = 0.03;
 
 words! {
     /// How a metal is joined at the bench.
-    pub enum Joining ("way a metal is joined") {
+    pub enum Joining ("joining") {
         /// To itself, by heat alone.
-        Fuse = "fuse", "fuse";
+        Fuse = "fuse";
         /// With solder.
-        Solder = "solder", "solder";
+        Solder = "solder";
         /// With solder and little heat, for its skin's sake.
-        SolderGently = "solder-gently", "solder, gently";
+        SolderGently = "solder-gently";
         /// Welded.
-        Weld = "weld", "weld";
+        Weld = "weld";
         /// Brazed.
-        Braze = "braze", "braze";
+        Braze = "braze";
     }
 }
 
 words! {
     /// Nickel in a metal.
-    pub enum Nickel ("content of nickel") {
+    pub enum Nickel ("nickel") {
         /// None.
-        Free = "free", "none";
+        Free = "free";
         /// Bound in the alloy, released slowly: a question for the wearer.
-        Bound = "bound", "bound";
+        Bound = "bound";
         /// So much that it must not touch skin.
-        Contained = "contained", "contained";
+        Contained = "contained";
     }
 }
 
 words! {
     /// How a metal's end draws up in the flame.
-    pub enum Balls ("way of balling") {
+    pub enum Balls ("balls") {
         /// To a bright ball.
-        Bright = "bright", "bright";
+        Bright = "bright";
         /// To a ball that blackens and wants pickle.
-        Blackens = "blackens", "blackens";
+        Blackens = "blackens";
         /// Not well at the bench.
-        Badly = "badly", "badly";
+        Badly = "badly";
         /// It must not be melted: its skin runs into the core, or air turns it brittle.
-        Never = "never", "never";
+        Never = "never";
     }
 }
 
 words! {
     /// Metals that may share a load of the barrel: they neither mark, plate nor rust each other.
-    pub enum Company ("company of metals") {
+    pub enum Company ("company") {
         /// Copper and its alloys.
-        Copper = "copper", "copper, brass and bronze";
+        Copper = "copper";
         /// Silver, solid or as a skin.
-        Silver = "silver", "silver";
+        Silver = "silver";
         /// Gold, solid or as a skin.
-        Gold = "gold", "gold";
+        Gold = "gold";
         /// Aluminium: anything harder marks it.
-        Aluminium = "aluminium", "aluminium";
+        Aluminium = "aluminium";
         /// Stainless steel, niobium and titanium.
-        Hard = "hard", "stainless steel, niobium and titanium";
+        Hard = "hard";
         /// Mild steel: its rust stains the others.
-        Iron = "iron", "mild steel";
+        Iron = "iron";
     }
 }
 
@@ -269,7 +270,8 @@ pub struct Figures {
     #[serde(skip)]
     pub(crate) gram_costs: (f64, f64),
     /// What skin and torch should know.
-    pub care: &'static str,
+    #[cfg_attr(feature = "schema", schema(value_type = String))]
+    pub care: Text,
     /// The colour of the bare metal, as `#rrggbb`.
     pub colour: &'static str,
     /// What shops and makers call it besides its own name: English, German, French, Spanish, and the
@@ -371,7 +373,7 @@ impl Metal {
     /// ```
     pub fn joining(self) -> String {
         let ways: Vec<&str> = self.figures().joins.iter().map(|way| way.shown()).collect();
-        if ways.is_empty() { "not at the bench".to_owned() } else { ways.join(" or ") }
+        if ways.is_empty() { text!("metal-not-at-bench").to_owned() } else { ways.join(text!("sentence-or")) }
     }
 
     /// How it is annealed, in words.
@@ -384,6 +386,6 @@ impl Metal {
     /// ```
     pub fn annealing_shown(self) -> String {
         let shown = |one: Annealing| format!("{}; {}", one.cue, one.cooling);
-        self.figures().annealing.map_or("not in air".to_owned(), shown)
+        self.figures().annealing.map_or(text!("metal-not-in-air").to_owned(), shown)
     }
 }

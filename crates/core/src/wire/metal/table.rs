@@ -2,6 +2,7 @@
 
 use super::heat::{Annealing, Cooling, HeatCue};
 use super::{Balls, Figures, Joining, Nickel, Taken};
+use lorimant_text::Text;
 
 /// A metal of which nothing has to be said: what rows differ from.
 const PLAIN: Figures = Figures {
@@ -29,7 +30,7 @@ const PLAIN: Figures = Figures {
     taken: Taken::Everyday,
     skin_share: None,
     gram_costs: (0.003, 2.0),
-    care: "",
+    care: Text::NONE,
     colour: "",
     called: &[],
 };
@@ -57,7 +58,7 @@ pub(super) const COPPER: Figures = Figures {
     stains: true,
     darkens: true,
     balls: Balls::Blackens,
-    care: "Stains skin. Not in a fresh piercing.",
+    care: Text::named("metal-table-stains-skin-not-in-fresh"),
     colour: "#b9683a",
     called: &["bare copper", "kupfer", "kupferdraht", "cuivre", "cobre", "cu"],
     ..mechanics([117.0, 70.0, 360.0, 0.48, 8.94, 1.6])
@@ -69,7 +70,7 @@ pub(super) const BRASS: Figures = Figures {
     melts_c: (915, 955),
     stains: true,
     darkens: true,
-    care: "Stains skin. Not in a fresh piercing. Gives off zinc fumes if overheated.",
+    care: Text::named("metal-table-stains-skin-not-in-fresh-piercing"),
     colour: "#c5a14a",
     called: &["yellow brass", "messing", "messingdraht", "laiton", "latón", "laton", "ms63"],
     ..mechanics([110.0, 110.0, 520.0, 0.46, 8.53, 1.4])
@@ -81,7 +82,7 @@ pub(super) const RED_BRASS: Figures = Figures {
     melts_c: (990, 1025),
     stains: true,
     darkens: true,
-    care: "Stains skin. Not in a fresh piercing.",
+    care: Text::named("metal-table-stains-skin-not-in-fresh"),
     colour: "#bd8447",
     called: &["gilding metal", "rotmessing", "tombak", "tombac", "laiton rouge", "latón rojo"],
     ..mechanics([115.0, 85.0, 450.0, 0.47, 8.75, 1.5])
@@ -96,7 +97,7 @@ pub(super) const PHOSPHOR_BRONZE: Figures = Figures {
     melts_c: (955, 1050),
     stains: true,
     darkens: true,
-    care: "Stains skin. Not in a fresh piercing.",
+    care: Text::named("metal-table-stains-skin-not-in-fresh"),
     colour: "#b07a45",
     called: &[
         "phosphorbronze",
@@ -118,7 +119,7 @@ pub(super) const NICKEL_SILVER: Figures = Figures {
     cooling: Cooling::Air,
     melts_c: (1020, 1060),
     nickel: Nickel::Contained,
-    care: "Contains nickel: not against skin, not in an ear.",
+    care: Text::named("metal-table-contains-nickel-not-against-skin"),
     colour: "#a9a696",
     called: &["nickel-silver", "german silver", "neusilber", "alpaka", "alpaca", "maillechort"],
     ..mechanics([125.0, 170.0, 600.0, 0.50, 8.73, 1.1])
@@ -132,7 +133,7 @@ pub(super) const STERLING_SILVER: Figures = Figures {
     darkens: true,
     balls: Balls::Blackens,
     gram_costs: (0.4, 12.0),
-    care: "Firescale under the torch. Tarnishes.",
+    care: Text::named("metal-table-firescale-under-torch-tarnishes"),
     colour: "#a7abb2",
     called: &[
         "sterling",
@@ -166,7 +167,7 @@ pub(super) const GERMANIUM_SILVER: Figures = Figures {
     balls: Balls::Bright,
     joins: &[Joining::Fuse, Joining::Solder],
     gram_costs: (0.5, 14.0),
-    care: "Brittle while hot: let it cool untouched. No firescale.",
+    care: Text::named("metal-table-brittle-while-hot-let-cool"),
     colour: "#adb1b4",
     called: &[
         "germanium sterling",
@@ -188,7 +189,7 @@ pub(super) const FINE_SILVER: Figures = Figures {
     balls: Balls::Bright,
     joins: &[Joining::Fuse, Joining::Solder],
     gram_costs: (0.4, 12.0),
-    care: "Stays soft.",
+    care: Text::named("metal-table-stays-soft"),
     colour: "#b4b7bb",
     called: &[
         "pure silver",
@@ -214,7 +215,7 @@ pub(super) const GOLD_FILLED: Figures = Figures {
     balls: Balls::Never,
     joins: &[Joining::SolderGently],
     gram_costs: (0.3, 12.0),
-    care: "The gold is an outer layer, 1/20 of the weight: do not file through it.",
+    care: Text::named("metal-table-gold-outer-layer-1-20"),
     colour: "#cda349",
     called: &[
         "gold filled",
@@ -243,7 +244,7 @@ pub(super) const SILVER_FILLED: Figures = Figures {
     balls: Balls::Never,
     joins: &[Joining::SolderGently],
     gram_costs: (0.05, 5.0),
-    care: "The silver is an outer layer: do not file through it. It wears off in time.",
+    care: Text::named("metal-table-silver-outer-layer-do-not"),
     colour: "#b3b1a8",
     called: &["silver filled", "silverfilled", "silber gefüllt", "argent rempli", "relleno de plata"],
     ..mechanics([108.0, 110.0, 510.0, 0.48, 8.70, 1.2])
@@ -256,7 +257,7 @@ pub(super) const GOLD_14K: Figures = Figures {
     melts_c: (830, 890),
     precious: true,
     gram_costs: (20.0, 250.0),
-    care: "Fineness marks differ by country.",
+    care: Text::named("metal-table-fineness-marks-differ-by-country"),
     colour: "#d2a53c",
     called: &[
         "gold 14k",
@@ -287,7 +288,7 @@ pub(super) const ALUMINIUM: Figures = Figures {
     tires: true,
     joins: &[],
     gram_costs: (0.004, 2.0),
-    care: "Marks easily. Tires and breaks when bent to and fro.",
+    care: Text::named("metal-table-marks-easily-tires-breaks-when"),
     colour: "#b5bac0",
     called: &["aluminum", "aludraht", "aluminio", "alu"],
     ..mechanics([69.0, 35.0, 165.0, 0.60, 2.71, 1.5])
@@ -302,7 +303,7 @@ pub(super) const STAINLESS_STEEL: Figures = Figures {
     melts_c: (1400, 1450),
     nickel: Nickel::Bound,
     joins: &[Joining::Weld],
-    care: "Hard on hands and cutters. Contains bound nickel: ask about it.",
+    care: Text::named("metal-table-hard-on-hands-cutters-contains"),
     colour: "#959a9d",
     called: &["stainless", "edelstahl", "acier inoxydable", "inox", "acero inoxidable", "316l", "316", "304"],
     ..mechanics([193.0, 260.0, 1850.0, 1.0, 8.00, 1.4])
@@ -317,7 +318,7 @@ pub(super) const MILD_STEEL: Figures = Figures {
     melts_c: (1430, 1510),
     rusts: true,
     joins: &[Joining::Braze],
-    care: "Rusts. Never heat galvanised or plated steel.",
+    care: Text::named("metal-table-rusts-never-heat-galvanised-or"),
     colour: "#7f848a",
     called: &[
         "annealed steel",
@@ -341,7 +342,7 @@ pub(super) const NIOBIUM: Figures = Figures {
     balls: Balls::Never,
     joins: &[],
     gram_costs: (0.1, 15.0),
-    care: "Well tolerated. Cannot be annealed in air.",
+    care: Text::named("metal-table-well-tolerated-cannot-be-annealed"),
     colour: "#8d8b92",
     called: &["niob", "niobio", "nb"],
     ..mechanics([103.0, 120.0, 420.0, 0.90, 8.57, 2.0])
@@ -355,7 +356,7 @@ pub(super) const TITANIUM: Figures = Figures {
     balls: Balls::Never,
     joins: &[],
     gram_costs: (0.05, 10.0),
-    care: "Well tolerated. Cannot be annealed in air.",
+    care: Text::named("metal-table-well-tolerated-cannot-be-annealed"),
     colour: "#8f8c88",
     called: &["titan", "titane", "titanio", "ti"],
     ..mechanics([103.0, 240.0, 700.0, 0.90, 4.51, 0.8])

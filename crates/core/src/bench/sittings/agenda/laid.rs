@@ -3,7 +3,7 @@
 use jiff::civil::Date;
 use jiff::{Timestamp, ZonedDateTime};
 
-use super::{Alone, Hold, JobOf, Unmet, Wanted};
+use super::{Alone, JobOf, ScheduleChange, Unmet, Wanted};
 use crate::bench::sittings::hours::{Hours, end_of};
 use crate::bench::sittings::{Job, Pin, Sittings, Stretch, Work};
 use crate::bench::times::Times;
@@ -47,7 +47,7 @@ impl Laid {
     pub fn out(
         wanted: &[Wanted],
         (hours, gear, times): (&Hours, &Gear, &Times),
-        holds: &[Hold],
+        holds: &[ScheduleChange],
         begins: &ZonedDateTime,
         days: u32,
     ) -> Self {
@@ -55,7 +55,7 @@ impl Laid {
         let min_at = |at: Timestamp| now.duration_until(at).as_secs_f64() / 60.0;
         let is_skipped = |one: &Stretch| {
             holds.iter().any(|hold| match hold {
-                Hold::Skipped { from } => (min_at(*from).max(0.0) - one.from_min).abs() < 0.5,
+                ScheduleChange::Skipped { from } => (min_at(*from).max(0.0) - one.from_min).abs() < 0.5,
                 _ => false,
             })
         };
@@ -122,10 +122,12 @@ impl Laid {
                 let mut parted = None;
                 for hold in holds {
                     match hold {
-                        Hold::NotBefore { of, step_n: step, at } if *of == one.of && *step == step_n => {
+                        ScheduleChange::NotBefore { of, step_n: step, at }
+                            if *of == one.of && *step == step_n =>
+                        {
                             pin(works.len(), min_at(*at));
                         }
-                        Hold::Parted { of, step_n: step, first_n, at }
+                        ScheduleChange::Parted { of, step_n: step, first_n, at }
                             if *of == one.of && *step == step_n =>
                         {
                             parted = Some((*first_n, min_at(*at)));

@@ -17,6 +17,7 @@ use super::Because;
 use crate::bench::{Batch, BatchStanding, Task};
 use crate::fault::Fault;
 use crate::words::words;
+use lorimant_text::text;
 
 /// Whose work it is.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize)]
@@ -55,7 +56,7 @@ pub struct Wanted {
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(rename_all = "kebab-case", deny_unknown_fields)]
-pub enum Hold {
+pub enum ScheduleChange {
     /// A step is not begun before a moment.
     NotBefore {
         /// Whose.
@@ -86,7 +87,7 @@ pub enum Hold {
     },
 }
 
-impl Hold {
+impl ScheduleChange {
     /// Whose step is held, and which; nothing of a sitting.
     #[must_use]
     pub fn of(&self) -> Option<(JobOf, u32)> {
@@ -116,7 +117,7 @@ impl Hold {
         if usize::try_from(step_n).is_ok_and(|n| (1..=steps_n).contains(&n)) {
             return Ok(());
         }
-        let said = "There is no such step to pin. Its batch or order is closed, or has fewer steps.";
+        let said = text!("agenda-there-no-such-step-pin");
         Err(Fault::new("of", said))
     }
 }
@@ -202,11 +203,11 @@ words! {
     /// How hard a session is on the hands, by the share of what they bear.
     pub enum Strain ("strain") {
         /// Up to two fifths of it.
-        Light = "light", "light";
+        Light = "light";
         /// Up to three quarters of it.
-        Moderate = "moderate", "moderate";
+        Moderate = "moderate";
         /// More.
-        Heavy = "heavy", "heavy";
+        Heavy = "heavy";
     }
 }
 

@@ -4,6 +4,7 @@ use jiff::civil::Date;
 use serde::Serialize;
 
 use super::{Agenda, JobOf, Ready, Unmet};
+use lorimant_text::text;
 
 /// When an order could be ready.
 #[derive(Debug, Clone, PartialEq, Serialize)]
@@ -31,11 +32,11 @@ impl Promise {
         let day = |day: Date| day.strftime("%A %-d %B").to_string();
         let told = match (ready_on, unmet) {
             (Some(on), _) if own.iter().any(|one| one.late) => {
-                format!("Ready {} at the earliest, after its due date.", day(on))
+                text!("promise-ready-at-earliest-after-its", on = day(on))
             }
-            (Some(on), _) => format!("Ready {}.", day(on)),
+            (Some(on), _) => text!("promise-ready", on = day(on)),
             (None, Some(unmet)) => unmet.sentence.clone(),
-            (None, None) => "Ready now: it is in stock.".to_owned(),
+            (None, None) => text!("promise-ready-now-in-stock").to_owned(),
         };
         let known = |one: &&Unmet| without.unmet.iter().all(|was| was.of != one.of);
         let pushed = with.unmet.iter().filter(|one| !its_own(one.of)).filter(known);

@@ -8,7 +8,7 @@ use super::{Agenda, AgendaSitting, Alone, BatchRun, Help, Ready, SatWork, Strain
 use crate::bench::sittings::help::{Helps, Way};
 use crate::bench::sittings::hours::after;
 use crate::bench::sittings::{Because, Placed, Planned, Stretch};
-use crate::words::counted;
+use lorimant_text::{fixed, text};
 
 impl Laid {
     /// The plan that was found, day by day.
@@ -52,15 +52,15 @@ impl Laid {
                 true => {
                     let done = self.sittings.jobs[late.job].due_min.unwrap_or(0.0) + late.by_min;
                     let done = after(now, done).to_zoned_datetime(self.begins.time_zone().clone());
-                    format!("{name} was due {day}. Earliest now: {}.", done.strftime("%A %-d %B"))
+                    text!("agenda-told-was-due-earliest-now", name, day, done = done.strftime("%A %-d %B"))
                 }
-                false => format!("{name}, due {day}: {} late.", span(late.by_min)),
+                false => text!("agenda-told-due-late", name, day, by_min = span(late.by_min)),
             };
             Unmet { of: *of, orders: orders.clone(), sentence }
         });
         let unplaced = planned.unplaced.iter().map(|one| {
             let Named { of, orders, name, due, .. } = &self.wanted[one.job];
-            let due = due.map_or(String::new(), |day| format!(", due {}", day.strftime("%-d %B")));
+            let due = due.map_or(String::new(), |day| text!("agenda-told-due", day = day.strftime("%-d %B")));
             let sentence = format!("{name}{due}: {}", one.sentence);
             Unmet { of: *of, orders: orders.clone(), sentence }
         });
@@ -148,28 +148,28 @@ impl Laid {
     fn why(&self, placed: &Placed, planned: &Planned, at: usize, due: Option<Date>) -> String {
         let due = due.map(|day| day.strftime("%-d %B").to_string());
         match (placed.because, due) {
-            (Because::Pinned, _) => "Pinned by you.".to_owned(),
+            (Because::Pinned, _) => text!("agenda-told-pinned-by-you").to_owned(),
             (Because::Ready, _) => {
                 let before = planned.placed[..at].iter().rfind(|one| one.job == placed.job);
                 match before.map(|one| &self.sittings.jobs[one.job].works[one.work]) {
-                    Some(work) if work.barrel => "It comes out of the tumbler then.".to_owned(),
-                    Some(work) => format!("After “{}”, ready then.", work.named),
-                    None => "What runs on its own is ready then.".to_owned(),
+                    Some(work) if work.barrel => text!("agenda-told-comes-out-tumbler-then").to_owned(),
+                    Some(work) => text!("agenda-told-after-ready-then", named = work.named),
+                    None => text!("agenda-told-what-runs-on-its-own").to_owned(),
                 }
             }
-            (Because::BarrelFree, _) => "The tumbler is free then.".to_owned(),
+            (Because::BarrelFree, _) => text!("agenda-told-tumbler-free-then").to_owned(),
             (Because::SameTools, _) if self.sittings.jobs[placed.job].works[placed.work].barrel => {
-                "Shares the tumbler load.".to_owned()
+                text!("agenda-told-shares-tumbler-load").to_owned()
             }
-            (Because::SameTools, _) => "The tools are already out.".to_owned(),
-            (Because::Due, Some(day)) => format!("Due {day}: the first due."),
-            (Because::Due, None) => "The first due.".to_owned(),
-            (Because::GoesOn, _) => "Goes on from before.".to_owned(),
-            (Because::WhileOthersWait, Some(day)) => format!("Due {day}. What is due before it has to wait."),
-            (Because::WhileOthersWait, None) => "Uses the time while what is due has to wait.".to_owned(),
-            (Because::NothingDue, _) => "Nothing is due that could be done now.".to_owned(),
-            (Because::BetterOrder, Some(day)) => format!("Due {day}. Works out better in this order."),
-            (Because::BetterOrder, None) => "Works out better in this order.".to_owned(),
+            (Because::SameTools, _) => text!("agenda-told-tools-already-out").to_owned(),
+            (Because::Due, Some(day)) => text!("agenda-told-due-first-due", day),
+            (Because::Due, None) => text!("agenda-told-first-due").to_owned(),
+            (Because::GoesOn, _) => text!("agenda-told-goes-on-from-before").to_owned(),
+            (Because::WhileOthersWait, Some(day)) => text!("agenda-told-due-what-due-before-has", day),
+            (Because::WhileOthersWait, None) => text!("agenda-told-uses-time-while-what-due").to_owned(),
+            (Because::NothingDue, _) => text!("agenda-told-nothing-due-that-could-be").to_owned(),
+            (Because::BetterOrder, Some(day)) => text!("agenda-told-due-works-out-better-in", day),
+            (Because::BetterOrder, None) => text!("agenda-told-works-out-better-in-this").to_owned(),
         }
     }
 
@@ -178,13 +178,19 @@ impl Laid {
             Way::MoreTime { min, sitting } => {
                 let from = after(self.begins.timestamp(), self.sittings.sittings[sitting].from_min);
                 let day = from.to_zoned_datetime(self.begins.time_zone().clone());
-                format!("Add {min:.0} min on {}", day.strftime("%A %-d %B"))
+                text!("agenda-told-add-min-on", min = fixed(min, 0), day = day.strftime("%A %-d %B"))
             }
-            Way::Fewer { job, n } => format!("Make {n} fewer of {}", self.wanted[job].name),
-            Way::LongerSessions { min } => format!("Work {min:.0} min longer each session"),
-            Way::Softer => "Use softer or thinner wire, about two fifths easier on the hands".to_owned(),
+            Way::Fewer { job, n } => text!("agenda-told-make-fewer", n, name = self.wanted[job].name),
+            Way::LongerSessions { min } => {
+                text!("agenda-told-work-min-longer-each-session", min = fixed(min, 0))
+            }
+            Way::Softer => text!("agenda-told-use-softer-or-thinner-wire").to_owned(),
         };
-        let then = if help.in_time { "everything is done on time" } else { "more is done on time" };
+        let then = if help.in_time {
+            text!("agenda-told-everything-done-on-time")
+        } else {
+            text!("agenda-told-more-done-on-time")
+        };
         Help { sentence: format!("{what}: {then}."), in_time: help.in_time }
     }
 
@@ -192,7 +198,8 @@ impl Laid {
         let now = self.begins.timestamp();
         let (from, to) = (after(now, one.from_min), after(now, one.to_min));
         let wall = |at: Timestamp| at.to_zoned_datetime(self.begins.time_zone().clone());
-        let clock = format!("{} to {}", wall(from).strftime("%H:%M"), wall(to).strftime("%H:%M"));
+        let clock =
+            text!("agenda-told-to", from = wall(from).strftime("%H:%M"), to = wall(to).strftime("%H:%M"));
         AgendaSitting {
             from,
             to,
@@ -211,18 +218,27 @@ impl Laid {
 fn told(ready: &[Ready], unmet: &[Unmet]) -> String {
     match unmet.len() {
         0 => {}
-        1 => return "One batch is late or finds no time.".to_owned(),
-        n => return format!("{n} batches are late or find no time."),
+        1 => return text!("agenda-told-one-batch-late-or-finds").to_owned(),
+        n => return text!("agenda-told-batches-late-or-find-no", n),
     }
     let Some((first, due)) = ready.iter().find_map(|one| Some((one, one.due?))) else {
-        return if ready.is_empty() { String::new() } else { "Nothing has a due date.".to_owned() };
+        return if ready.is_empty() {
+            String::new()
+        } else {
+            text!("agenda-told-nothing-has-due-date").to_owned()
+        };
     };
     let early = first.day.until(due).map_or(0, |span| span.get_days());
     let early = match early {
-        early if early <= 0 => "on its due day".to_owned(),
-        early => format!("{} early", counted(early.unsigned_abs(), "day")),
+        early if early <= 0 => text!("agenda-told-on-its-due-day").to_owned(),
+        early => text!("agenda-told-early", early = text!("count-day", n = early.unsigned_abs())),
     };
-    format!("Everything is on time. {} is ready {}, {early}.", first.name, first.day.strftime("%A %-d %B"))
+    text!(
+        "agenda-told-everything-on-time-ready",
+        name = first.name,
+        day = first.day.strftime("%A %-d %B"),
+        early
+    )
 }
 
 /// So long in words, for people: `3 hours`, `2 days`.
@@ -233,9 +249,9 @@ fn span(min: f64) -> String {
         whole
     };
     match min {
-        min if min < 90.0 => counted(whole(min), "minute"),
-        min if min < 36.0 * 60.0 => counted(whole(min / 60.0), "hour"),
-        min => counted(whole(min / 1440.0), "day"),
+        min if min < 90.0 => text!("count-minute", n = whole(min)),
+        min if min < 36.0 * 60.0 => text!("count-hour", n = whole(min / 60.0)),
+        min => text!("count-day", n = whole(min / 1440.0)),
     }
 }
 
@@ -245,9 +261,11 @@ impl BatchRun {
         let (first, last) = (self.steps.first(), self.steps.last());
         self.steps_told = match first.zip(last) {
             Some((first, last)) if first.step_n != last.step_n => {
-                format!("{} to {}", first.named, last.named)
+                text!("agenda-told-to-2", named = first.named, named2 = last.named)
             }
-            Some((only, _)) if only.n < only.of_n => format!("{} ({} of {})", only.named, only.n, only.of_n),
+            Some((only, _)) if only.n < only.of_n => {
+                text!("agenda-told-of", named = only.named, n = only.n, of_n = only.of_n)
+            }
             Some((only, _)) => only.named.clone(),
             None => String::new(),
         };

@@ -1,9 +1,7 @@
-//! How long chains take to plan and weaves to relax: `cargo bench --package lorimant-core --bench chains`.
-#![allow(missing_docs, clippy::unwrap_used)]
-
+//! How long chains take to plan and weaves to relax: `cargo bench --package lorimant-core -- chains`.
 use std::hint::black_box;
 
-use criterion::{Criterion, criterion_group, criterion_main};
+use criterion::Criterion;
 use lorimant_core::chain::ChainRequest;
 use lorimant_core::chain::relaxed::RelaxRequest;
 use lorimant_core::chain::weaves;
@@ -19,7 +17,7 @@ fn chain(word: &str) -> ChainRequest {
     ChainRequest::new(word, RingRequest::new(wire, Mandrel::round(7.0), 1), 420.0)
 }
 
-fn benches(c: &mut Criterion) {
+pub fn benches(c: &mut Criterion) {
     let workshop = Workshop::default();
     let mut group = c.benchmark_group("a chain from poses that ship");
     for known in weaves::all() {
@@ -38,6 +36,3 @@ fn benches(c: &mut Criterion) {
         group.bench_function(known.word, |b| b.iter(|| black_box(&asked).relaxed(&|_| true)));
     }
 }
-
-criterion_group!(chains, benches);
-criterion_main!(chains);

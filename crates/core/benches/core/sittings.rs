@@ -1,9 +1,7 @@
-//! How long sittings take to plan: `cargo bench --package lorimant-core --bench sittings`.
-#![allow(missing_docs, clippy::unwrap_used)]
-
+//! How long sittings take to plan: `cargo bench --package lorimant-core -- sittings`.
 use std::hint::black_box;
 
-use criterion::{Criterion, criterion_group, criterion_main};
+use criterion::Criterion;
 use lorimant_core::bench::sittings::search::MOST_TRIED;
 use lorimant_core::bench::sittings::{Job, Pin, Sittings, Stretch, Work};
 
@@ -49,7 +47,7 @@ fn plan() -> Sittings {
     }
 }
 
-fn benches(c: &mut Criterion) {
+pub fn benches(c: &mut Criterion) {
     let plan = plan();
     for tries in [0, 60, 300, MOST_TRIED] {
         let made = plan.plan(7, &|at| at.tried_n < tries).unwrap();
@@ -64,6 +62,3 @@ fn benches(c: &mut Criterion) {
     });
     group.finish();
 }
-
-criterion_group!(sittings, benches);
-criterion_main!(sittings);

@@ -1,15 +1,13 @@
-//! How long forming a finding takes: `cargo bench --package lorimant-core --bench patterns`.
-#![allow(missing_docs, clippy::unwrap_used)]
-
+//! How long forming a finding takes: `cargo bench --package lorimant-core -- patterns`.
 use std::hint::black_box;
 
-use criterion::{Criterion, criterion_group, criterion_main};
+use criterion::Criterion;
 use lorimant_core::ask::answer;
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::tool::plier::{Jaws, Plier};
 use lorimant_core::tool::workshop::{StartSet, Workshop};
 
-fn benches(c: &mut Criterion) {
+pub fn benches(c: &mut Criterion) {
     let plier = Plier {
         name: "slim round-nose".to_owned(),
         jaws: Jaws::RoundNose,
@@ -32,6 +30,3 @@ fn benches(c: &mut Criterion) {
         b.iter(|| answer(black_box("24 pairs hooks 21 ga sterling half-hard"), &workshop, &Vec::new));
     });
 }
-
-criterion_group!(patterns, benches);
-criterion_main!(patterns);

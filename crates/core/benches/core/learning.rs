@@ -1,10 +1,8 @@
 //! Learning a lot, matching pieces, finding a cause.
-#![allow(missing_docs, clippy::unwrap_used)]
-
 use std::collections::BTreeMap;
 use std::hint::black_box;
 
-use criterion::{Criterion, criterion_group, criterion_main};
+use criterion::Criterion;
 use lorimant_core::chance::Chance;
 use lorimant_core::learn::cause::causes;
 use lorimant_core::learn::dimension::CheckedOf;
@@ -13,13 +11,13 @@ use lorimant_core::learn::pairs::{MeasuredPiece, matched};
 use lorimant_core::pattern::PatternRequest;
 use lorimant_core::piece::Piece;
 use lorimant_core::ring::RingRequest;
-use lorimant_core::tool::hand::Hand;
+use lorimant_core::tool::hand::HandSpread;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::{Metal, Temper};
 
-fn learning(c: &mut Criterion) {
+pub fn learning(c: &mut Criterion) {
     let mut group = c.benchmark_group("learning");
     group.sample_size(20);
     let wound =
@@ -34,8 +32,9 @@ fn learning(c: &mut Criterion) {
         aside: false,
     };
     let coils = vec![coil; 20];
-    group
-        .bench_function("a lot from twenty coils", |b| b.iter(|| learn(black_box(&coils), &Hand::default())));
+    group.bench_function("a lot from twenty coils", |b| {
+        b.iter(|| learn(black_box(&coils), &HandSpread::default()))
+    });
     let mut chance = Chance::of(1);
     let pieces: Vec<MeasuredPiece> = (1..=5000)
         .map(|piece_n| MeasuredPiece {
@@ -54,6 +53,3 @@ fn learning(c: &mut Criterion) {
     });
     group.finish();
 }
-
-criterion_group!(benches, learning);
-criterion_main!(benches);

@@ -1,9 +1,7 @@
-//! How long cut plans, choosing a wire and listings take: `cargo bench --package lorimant-core --bench rack`.
-#![allow(missing_docs, clippy::unwrap_used)]
-
+//! How long cut plans, choosing a wire and listings take: `cargo bench --package lorimant-core -- rack`.
 use std::hint::black_box;
 
-use criterion::{Criterion, criterion_group, criterion_main};
+use criterion::Criterion;
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::choose::{ChooseRequest, Finish, Joined, Maker};
@@ -44,7 +42,7 @@ fn request(blanks: u32, lengths: u32, offcuts: u32, spools: u32) -> CutRequest {
     CutRequest { stock, demand, trim_mm: 0.6, kerf_mm: 0.2, shortest_useful_mm: 60.0 }
 }
 
-fn benches(c: &mut Criterion) {
+pub fn benches(c: &mut Criterion) {
     let (small, large) = (request(500, 12, 30, 4), request(5000, 40, 60, 12));
     // The first plan made, and the best of every order tried.
     let tries: [(&str, &dyn Fn(Progress) -> bool); 2] =
@@ -83,6 +81,3 @@ fn benches(c: &mut Criterion) {
         b.iter(|| decode(black_box(".925 HH sq 20ga 5ft 14.80"), Habits::default()));
     });
 }
-
-criterion_group!(rack, benches);
-criterion_main!(rack);

@@ -1,9 +1,7 @@
 //! How long planning takes: `cargo bench --package lorimant-core`.
-#![allow(missing_docs, clippy::unwrap_used)]
-
 use std::hint::black_box;
 
-use criterion::{Criterion, criterion_group, criterion_main};
+use criterion::Criterion;
 use lorimant_core::ask::answer;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::mandrel::{Mandrel, Shape};
@@ -17,7 +15,7 @@ fn request(shape: &str) -> RingRequest {
     serde_json::from_str(&text).unwrap()
 }
 
-fn benches(c: &mut Criterion) {
+pub fn benches(c: &mut Criterion) {
     let round = request("round");
     c.bench_function("one plan, round rod", |b| b.iter(|| black_box(&round).plan().unwrap()));
     let workshop = Workshop::default();
@@ -48,6 +46,3 @@ fn benches(c: &mut Criterion) {
         b.iter(|| answer(black_box("120 rings 5 mm inside copper 18 soft"), &workshop, &Vec::new));
     });
 }
-
-criterion_group!(rings, benches);
-criterion_main!(rings);

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { t } from '../../text'
 import { useQuery } from '@tanstack/vue-query'
 import { ref, watch } from 'vue'
-import { api, data, type Keeping, type Wire } from '../../api/client'
+import { api, data, type StockLevel, type Wire } from '../../api/client'
 import { readFields, useForm, useOpen, useShownLengths } from '../../shared/form'
 import { useNotice } from '../../shared/notice'
 import { useAmounts } from '../../shared/amounts'
@@ -46,7 +47,7 @@ const keep = () =>
       pack_price: 'money',
     } as const
     const { keep_mm, ...read } = exact(await readFields(texts.value, asked, wire.value), texts.value)
-    const body: Keeping = {
+    const body: StockLevel = {
       wire: wire.value,
       keep_mm: keep_mm ?? 0,
       source: texts.value.source ?? '',
@@ -55,25 +56,25 @@ const keep = () =>
     const { entry, undo } = await data(api.PUT('/api/settings/wires', { body }))
     wire.value = null
     await refresh()
-    notice.did(`Saved when to buy ${entry.name} again.`, undo, refresh)
+    notice.did(t('keeping-dialog-saved-when-buy-again', { name: entry.name }), undo, refresh)
   })
 </script>
 
 <template>
   <PaperDialog
     v-model="open"
-    title="When to buy this wire again"
+    :title="t('keeping-dialog-when-buy-this-wire-again')"
     name="When to buy a wire again"
     :width="460"
-    does="Save"
+    :does="t('keeping-dialog-save')"
     test="keep-keeping"
     @submit="keep"
   >
     <PaperField
       v-model="texts.keep_mm"
       name="keep_mm"
-      label="Keep at least"
-      hint="If less is left, it appears on the shopping list."
+      :label="t('keeping-dialog-keep-at-least')"
+      :hint="t('keeping-dialog-if-less-left-appears-on')"
       placeholder="5 m, 50 g"
       autofocus
       data-test="keep-length"
@@ -81,22 +82,31 @@ const keep = () =>
     <PaperField
       v-model="texts.pack_mm"
       name="pack_mm"
-      label="Sold in packs of"
+      :label="t('keeping-dialog-sold-in-packs')"
       placeholder="10 m, 100 g"
       data-test="pack-length"
     />
     <PaperField
       v-model="texts.pack_price"
       name="pack_price"
-      :label="currency ? `Price of a pack, ${currency}` : 'Price of a pack'"
+      :label="currency ? t('keeping-dialog-price-pack', { currency }) : t('keeping-dialog-price-pack-2')"
       figures
     />
     <PaperField
       v-model="texts.shortest_useful_mm"
       name="shortest_useful_mm"
-      label="Shortest offcut worth keeping"
-      :hint="`Shorter ends go to scrap. If empty: ${how ? across(how.usual_shortest_mm) : ''}.`"
+      :label="t('keeping-dialog-shortest-offcut-worth-keeping')"
+      :hint="
+        t('keeping-dialog-shorter-ends-go-scrap-if', {
+          usualshortestmm: how ? across(how.usual_shortest_mm) : '',
+        })
+      "
     />
-    <PaperField v-model="texts.source" name="source" label="Bought from" maxlength="120" />
+    <PaperField
+      v-model="texts.source"
+      name="source"
+      :label="t('keeping-dialog-bought-from')"
+      maxlength="120"
+    />
   </PaperDialog>
 </template>

@@ -1,0 +1,5 @@
+## hammered
+
+hammered-cannot-be-hammered-thicker = cannot be hammered thicker
+hammered-would-be-foil = would be foil
+hammered-wire-thick-hammered-can-be = Wire { $h } thick hammered to { $to_mm } { $said }. It can be from { $least } to just under { $h }.
