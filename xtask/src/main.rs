@@ -126,8 +126,7 @@ fn test(shell: &Shell, quick: bool) -> Result<()> {
     }
     run("lints", build_tests(shell)?);
     run("API drift", check_api_drift(shell));
-    let rest = ["--lib", "--bins", "--test", "core", "--test", "server"];
-    run("core and server", passes(cmd!(shell, "cargo test --workspace --no-fail-fast {rest...}")));
+    run("core and server", passes(cmd!(shell, "cargo test --workspace --no-fail-fast --bins --tests")));
     run("examples", passes(cmd!(shell, "cargo test --workspace --no-fail-fast --doc")));
     if !quick {
         machine::needs_browser(shell)?;
@@ -153,7 +152,8 @@ fn build_tests(shell: &Shell) -> Result<Result<()>> {
     // How Clippy parts its arguments where it is not called by `cargo clippy`.
     shell.set_var("CLIPPY_ARGS", "-Dwarnings__CLIPPY_HACKERY__");
     // Always the whole workspace, so that shared crates are built once with one set of features.
-    let build = || passes(cmd!(shell, "cargo test --workspace --all-targets --no-run"));
+    let all = ["--bins", "--tests", "--test", "interface", "--benches", "--examples"];
+    let build = || passes(cmd!(shell, "cargo test --workspace {all...} --no-run"));
     let lints = build();
     if lints.is_err() {
         shell.set_var("CLIPPY_ARGS", "");

@@ -9,10 +9,12 @@ use anyhow::{Context as _, Result, ensure};
 use lorimant_ui_tests::client::{answer, ask, connect, large_rack, report};
 use lorimant_ui_tests::server::{launch, launch_empty};
 use serde_json::{Value, json};
+use tokio::io::AsyncWriteExt as _;
 use tokio::net::TcpStream;
 use tokio::process::Child;
 
 const CLIENTS: u64 = 8;
+const SILENT: usize = 2100;
 const LOTS: usize = 2000;
 const LINES: usize = 100;
 
@@ -21,6 +23,7 @@ fn main() -> Result<()> {
     let runtime = tokio::runtime::Builder::new_multi_thread().enable_all().build()?;
     runtime.block_on(async {
         mixed_load(Duration::from_secs_f64(minutes * 60.0)).await?;
+        silent_connections().await?;
         out_and_in().await
     })
 }
@@ -210,6 +213,37 @@ async fn must(stream: &mut TcpStream, method: &str, path: &str, body: &Value) ->
     let body = if body.is_null() { String::new() } else { body.to_string() };
     let (status, said) = answer(stream, method, path, &body).await?;
     ensure!(status < 300, "{method} {path}: {status} {}", String::from_utf8_lossy(&said));
+    Ok(())
+}
+
+/// More connections than there is room for, none of which says anything; how long others and the stop wait for them.
+async fn silent_connections() -> Result<()> {
+    let folder = tempfile::tempdir()?;
+    let (mut server, address) = launch(&folder.path().join("workshop.lorimant"), "0").await?;
+    let mut silent = vec![];
+    for n in 0..SILENT {
+        let mut stream = connect(&address).await?;
+        if n % 2 == 1 {
+            // Those that came first may have made room already.
+            let _ = stream.write_all(b"POST /api/plans HTTP/1.1\r\nContent-Length: 500\r\n\r\n{").await;
+        }
+        silent.push(stream);
+    }
+    let mut slowest = Duration::ZERO;
+    for _ in 0..20 {
+        let asked = Instant::now();
+        must(&mut connect(&address).await?, "GET", "/api/health", &Value::Null).await?;
+        slowest = slowest.max(asked.elapsed());
+    }
+    let stopped = Instant::now();
+    let id = server.id().context("it has ended")?.to_string();
+    tokio::process::Command::new("kill").args(["-TERM", &id]).status().await?;
+    server.wait().await?;
+    println!(
+        "{SILENT} silent connections: health {:.0} ms at most, stopped in {:.1} s",
+        slowest.as_secs_f64() * 1000.0,
+        stopped.elapsed().as_secs_f64()
+    );
     Ok(())
 }
 
