@@ -25,6 +25,8 @@ words! {
         Ghost = "ghost";
         /// What cutting takes.
         Kerf = "kerf";
+        /// A steel ruler.
+        Ruler = "ruler";
         /// A mark on the wire.
         Mark = "mark";
         /// Blank paper laid over a break in a long piece.

@@ -48,7 +48,7 @@ fn a_coil_springs_to_the_acceptance_figure(
 #[case(0.4999)]
 fn without_hardening_the_closed_form_holds(#[case] x: f64) {
     let (stress, modulus, side) = (200.0, 100_000.0, 1.3);
-    let flow = FlowCurve { modulus, annealed: stress, saturated: stress, hardening_strain: 0.5, spent: 0.0 };
+    let flow = FlowCurve { modulus, annealed: stress, saturated: stress, hardening_strain: 0.5, slow: 0.0, slow_strain: 1.0, spent: 0.0 };
     let bending = Bending { profile: Profile { section: Section::Square, size_mm: side }, flow };
     let radius = x * modulus * side / stress;
     let expected = 1.0 - 3.0 * x + 4.0 * x.powi(3);
@@ -70,7 +70,7 @@ fn a_bend_that_stays_elastic_springs_straight() {
 #[case(Section::Square)]
 fn plastic_modulus_is_the_limit_of_the_moment(#[case] section: Section) {
     let flow =
-        FlowCurve { modulus: 1e9, annealed: 100.0, saturated: 100.0, hardening_strain: 1.0, spent: 0.0 };
+        FlowCurve { modulus: 1e9, annealed: 100.0, saturated: 100.0, hardening_strain: 1.0, slow: 0.0, slow_strain: 1.0, spent: 0.0 };
     let profile = Profile { section, size_mm: 1.7 };
     let moment = Bending { profile, flow }.moment(1.0);
     assert!((moment / (100.0 * profile.plastic_modulus_mm3()) - 1.0).abs() < 1e-6);

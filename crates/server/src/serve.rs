@@ -35,9 +35,10 @@ pub async fn serve(listener: TcpListener, app: Router, stop: impl Future<Output 
     let (open, silent) = (GracefulShutdown::new(), Silent::default());
     let mut stop = std::pin::pin!(stop);
     loop {
-        // Whoever has asked for nothing yet makes room for who comes: the one that has been there longest.
-        while room.available_permits() == 0 && silent.close_the_oldest() {
-            tokio::task::yield_now().await;
+        // Whoever has asked for nothing yet makes room for who comes: the one that has been there longest, and no other,
+        // however long it takes to go.
+        if room.available_permits() == 0 {
+            silent.close_the_oldest();
         }
         let permit = tokio::select! {
             permit = room.clone().acquire_owned() => permit,
@@ -85,30 +86,41 @@ fn most_connections() -> usize {
 
 /// Connections that have not asked for anything yet, or not to the end, the one that came first first.
 #[derive(Clone, Default)]
-struct Silent(Arc<Mutex<BTreeMap<u64, Arc<Notify>>>>);
+struct Silent(Arc<Mutex<Waiting>>);
+
+#[derive(Default)]
+struct Waiting {
+    /// How many have come.
+    came_n: u64,
+    /// Those that have not asked yet, by the order they came in, and what each is told to close by.
+    all: BTreeMap<u64, Arc<Notify>>,
+}
 
 impl Silent {
-    fn all(&self) -> MutexGuard<'_, BTreeMap<u64, Arc<Notify>>> {
+    fn waiting(&self) -> MutexGuard<'_, Waiting> {
         self.0.lock().unwrap_or_else(PoisonError::into_inner)
     }
 
     /// One that has just come: its number, and what it is told to close by.
     fn came(&self) -> (u64, Arc<Notify>) {
-        let (mut all, close) = (self.all(), Arc::new(Notify::new()));
-        let n = all.last_key_value().map_or(0, |(last, _)| last + 1);
-        all.insert(n, close.clone());
+        let (mut waiting, close) = (self.waiting(), Arc::new(Notify::new()));
+        waiting.came_n += 1;
+        let n = waiting.came_n;
+        waiting.all.insert(n, close.clone());
         (n, close)
     }
 
     /// It asked for something, or is gone.
     fn spoke(&self, n: u64) {
-        self.all().remove(&n);
+        self.waiting().all.remove(&n);
     }
 
-    /// Closes the one that has been there longest; false where every one has asked for something.
-    fn close_the_oldest(&self) -> bool {
-        let oldest = self.all().pop_first();
-        oldest.inspect(|(_, close)| close.notify_one()).is_some()
+    /// Closes the one that has been there longest, unless every one has asked for something.
+    fn close_the_oldest(&self) {
+        let oldest = self.waiting().all.pop_first();
+        if let Some((_, close)) = oldest {
+            close.notify_one();
+        }
     }
 }
 

@@ -167,6 +167,14 @@ api-making-rings-finding-chain-several-pieces = “rings”, “finding” and �
 
 ## api-mine
 
+api-mine-called = { $kind }: { $name }
+api-mine-kind-finding = finding
+api-mine-kind-rings = rings
+api-mine-kind-chain = chain
+api-mine-kind-order = order
+api-mine-kind-batch = batch
+api-mine-kind-bag = bag
+api-mine-kind-wire = wire
 api-mine-wire-stock = Wire stock
 api-mine-closed = , closed
 api-mine-there-no-number = There is no { $noun } number { $n }.

@@ -89,6 +89,21 @@ mine-which-there-none-in-stock = { $needed } of { $shown }, with nothing in stoc
 mine-in-stock-on = { $needed } of { $shown }; { $left } in stock, on { $n }
 mine-need = { $start }: { $what } need { $told }.
 
+## number
+
+number-wind-on = wind on
+number-from-your-wire = from your wire
+number-aspect-ratio = aspect ratio
+number-off-the-spool = off the spool
+number-wind-one-coil = one coil, on the { $mandrel }
+number-wind-coils = in each of { $n } coils, on the { $mandrel }
+number-cut-one = cut it
+number-cut-each = cut { $n }, each
+number-to-make = to make
+number-name = { $name }, { $metal } { $size }
+number-rings = Rings { $inside } inside
+number-chain = { $weave } { $length }
+
 ## ask-place
 
 ask-place-gauge-or-grams-write-ga = Gauge { $n }, or { $n } grams? Write “{ $n } ga” or “{ $n } grams”.

@@ -1,3 +1,9 @@
+## at-tool
+
+at-tool-tip = tip
+at-tool-on-jaw = The wire on the { $tool }, { $place } from the tip; beside it the same seen from the tip.
+at-tool-on-ruler = The wire along the ruler, { $place } long.
+
 ## booking
 
 booking-scrapped-at = { $name }, scrapped at “{ $named }”

@@ -24,6 +24,7 @@ role-rod-edge = edge of the rod
 role-tape = tape
 role-ghost = other state
 role-kerf = cut
+role-ruler = ruler
 role-mark = mark
 role-break = break
 

@@ -3272,6 +3272,9 @@ export interface components {
             makes: components["schemas"]["Makes"][];
             /** @description What is still missing for an answer. */
             missing: string[];
+            /** @description What the piece may be saved as; empty where there is no piece. */
+            name: string;
+            number?: components["schemas"]["KeyNumber"] | null;
             opens?: components["schemas"]["View"] | null;
             pattern?: components["schemas"]["PatternRequest"] | null;
             request?: components["schemas"]["RingRequest"] | null;
@@ -6568,6 +6571,13 @@ export interface components {
             /** @description What was planned. */
             request: components["schemas"]["RingRequest"];
         };
+        /** @description The number a maker asked for, as the tool in the hand reads it. */
+        KeyNumber: {
+            /** @description What it is: `cut each`, `per coil`. */
+            label: string;
+            /** @description The number with its unit: `54.5 mm`, `52 turns`. */
+            value: string;
+        };
         /**
          * @description The word for a finding.
          * @enum {string}
@@ -9701,7 +9711,7 @@ export interface components {
          * @description A word of the list role.
          * @enum {string}
          */
-        Role: "wire" | "ball" | "rod" | "rod-edge" | "tape" | "ghost" | "kerf" | "mark" | "break";
+        Role: "wire" | "ball" | "rod" | "rod-edge" | "tape" | "ghost" | "kerf" | "ruler" | "mark" | "break";
         /** @description Loops rolled at a mark. */
         RolledAtMark: {
             /** @description The loops. */
@@ -10466,6 +10476,7 @@ export interface components {
         };
         /** @description One operation of the route, for all pieces of a batch. */
         Task: {
+            at_tool?: components["schemas"]["Drawing"] | null;
             /** @description What one press counts. */
             counted: components["schemas"]["Counted"];
             /** @description The piece at that moment. */

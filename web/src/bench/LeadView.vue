@@ -4,6 +4,7 @@ import { useEventListener, useWakeLock } from '@vueuse/core'
 import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { api, data, type BatchNow, type LedBatch } from '../api/client'
+import DrawingStage from '../drawing/DrawingStage.vue'
 import PieceSketch from '../drawing/PieceSketch.vue'
 import { useNotice } from '../shared/notice'
 import { vOneStop } from '../shared/oneStop'
@@ -221,7 +222,8 @@ const clicked = () => (keyed ? undefined : onward())
     <template v-if="task && there">
       <PlacingStep v-if="chain && left > 0" :request="chain" :done="done" :colour="led.colour" @on="placed" />
       <section v-if="!chain || left === 0" class="moment">
-        <PieceSketch :drawing="task.drawing" class="drawing" />
+        <DrawingStage v-if="task.at_tool" :drawing="task.at_tool" class="drawing tool" data-test="at-tool" />
+        <PieceSketch :drawing="task.drawing" class="drawing" :class="{ beside: task.at_tool }" />
       </section>
       <section v-if="!chain || left === 0" class="say">
         <h2 class="what">{{ task.step.named }}</h2>
@@ -352,6 +354,21 @@ h1 {
   width: 100%;
   height: 100%;
   max-height: 46vh;
+}
+
+/* The wire at its tool is what one looks at; the piece as it is afterwards stands under it. */
+.moment:has(.tool) {
+  grid-template-rows: minmax(200px, 1fr) auto;
+  place-items: stretch;
+}
+
+.tool {
+  min-height: 200px;
+  max-height: none;
+}
+
+.beside {
+  height: 12vh;
 }
 
 .say {

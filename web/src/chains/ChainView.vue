@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '../text'
-import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import {
   api,
@@ -21,7 +21,9 @@ import { useKeptRefresh } from '../shared/kept'
 import { useSettings } from '../shared/settings'
 import DeskFrame from '../desk/DeskFrame.vue'
 import KeepDialog from '../desk/KeepDialog.vue'
+import MakeIt from '../desk/MakeIt.vue'
 import SentenceLine from '../desk/SentenceLine.vue'
+import { useSavedAddress } from '../desk/address'
 import { useDeskKeys } from '../desk/keys'
 import type { Word } from '../desk/desk'
 import BackwardsPanel from './BackwardsPanel.vue'
@@ -202,7 +204,7 @@ watch(
   () => [settings.settings.unit, settings.settings.gauge],
   () => attempt(chain.refresh()),
 )
-onMounted(() => attempt(chain.open()))
+useSavedAddress(chain, (id) => data(api.GET('/api/chains/{id}', { params: { path: { id } } })))
 </script>
 
 <template>
@@ -220,6 +222,12 @@ onMounted(() => attempt(chain.open()))
     @take="take"
   >
     <template #tools>
+      <MakeIt
+        :desk="chain"
+        :noun="t('chain-view-chain-2')"
+        :count="chain.draft?.chains_n ?? 1"
+        @kept="refreshKept"
+      />
       <v-btn variant="text" data-test="own" @click="owning = true">{{ t('chain-view-own-weave') }}</v-btn>
     </template>
     <template #sentence>

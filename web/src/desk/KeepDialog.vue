@@ -15,6 +15,8 @@ const props = defineProps<{
   desk: Desk<R>
   /** What is kept: `plan`, `pattern`. */
   noun: string
+  /** What happens once it is saved, as its button says it. */
+  then?: string
 }>()
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ kept: []; undone: [] }>()
@@ -64,7 +66,8 @@ async function keep(asNew: boolean) {
     const undo = await props.desk.keep(name.value, note.value, asNew)
     open.value = false
     emit('kept')
-    if (undo !== null) notice.did(t('keep-dialog-saved-as', { name: name.value }), undo, () => emit('undone'))
+    if (undo !== null && !props.then)
+      notice.did(t('keep-dialog-saved-as', { name: name.value }), undo, () => emit('undone'))
   } catch (thrown) {
     current.value = standing(thrown) as typeof current.value
     if (!current.value) take(thrown)
@@ -79,7 +82,7 @@ async function keep(asNew: boolean) {
     v-model="open"
     :title="t('keep-dialog-save-this', { noun })"
     :width="520"
-    :does="desk.kept ? t('keep-dialog-save-changes') : 'Save'"
+    :does="then ?? (desk.kept ? t('keep-dialog-save-changes') : t('desk-tools-save'))"
     test="keep-confirm"
     :busy="busy"
     @submit="keep(!desk.kept)"

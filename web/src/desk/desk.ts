@@ -323,6 +323,8 @@ export interface Desk<R> {
   colour: string
   past: Laid<R>[]
   future: Laid<R>[]
+  open(): Promise<void>
+  start(request: R): Promise<void>
   choices(request: R, slot: string): Promise<Choice<R>[]>
   set(request: R, remembered?: boolean): Promise<void>
   type(slot: string, text: string, from: R): Promise<Fault[]>

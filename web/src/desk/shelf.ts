@@ -1,4 +1,5 @@
 import { t } from '../text'
+import { useMakeNext } from '../shared/makeNext'
 import type { Act } from '../shared/MoreMenu.vue'
 import { useNotice } from '../shared/notice'
 import { usePick } from '../shared/picking'
@@ -29,6 +30,7 @@ interface Shelf<T extends { name: string; note?: string }> {
 export function useShelf<T extends { name: string; note?: string }>(shelf: Shelf<T>) {
   const notice = useNotice()
   const pickToCut = usePick()
+  const { startBatch, order } = useMakeNext()
 
   async function attempt(work: () => Promise<unknown>) {
     try {
@@ -72,7 +74,17 @@ export function useShelf<T extends { name: string; note?: string }>(shelf: Shelf
 
   /** The lines of a row's menu. */
   function acts<E extends ShelfEntry<T>>(entry: E, renaming: (entry: E) => void): Act[] {
+    const n = shelf.count(entry.record)
+    const making: Act[] = [
+      {
+        label: t('shelf-start-batch', { n }),
+        test: 'start-batch',
+        act: () => attempt(() => startBatch(entry.id, n)),
+      },
+      { label: t('make-it-add-order'), test: 'add-to-order', act: () => attempt(() => order(entry.id, n)) },
+    ]
     const lines: Act[] = [
+      ...(entry.archived ? [] : making),
       { label: t('shelf-rename-or-change-note'), test: 'rename', act: () => renaming(entry) },
       { label: t('shelf-duplicate'), test: 'duplicate', act: () => duplicate(entry) },
     ]

@@ -110,6 +110,12 @@ const id = useId()
   stroke-dasharray: 5 5;
 }
 
+.ruler {
+  fill: #e9e6da;
+  stroke: #8d8a7c;
+  stroke-width: 1;
+}
+
 .mark {
   fill: none;
   stroke: rgb(var(--v-theme-on-background));

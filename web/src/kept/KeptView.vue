@@ -14,6 +14,7 @@ import { usePattern } from '../patterns/pattern'
 import { usePlan } from '../rings/plan'
 import { recordOf, useKeptRefresh } from '../shared/kept'
 import MoreMenu from '../shared/MoreMenu.vue'
+import { useFilterInAddress } from '../shared/address'
 import PaperField from '../shared/PaperField.vue'
 import PaperMenu from '../shared/PaperMenu.vue'
 import SaveButton from '../shared/SaveButton.vue'
@@ -27,7 +28,7 @@ const pattern = usePattern()
 const chain = useChain()
 const router = useRouter()
 const refresh = useKeptRefresh()
-const find = ref('')
+const find = useFilterInAddress('find')
 const finding = refDebounced(find, 140)
 const which = ref<'all' | 'rings' | 'findings' | 'chains'>('all')
 const kinds = [
@@ -113,7 +114,7 @@ function acts(entry: KeptPiece) {
     test: 'revisions',
     act: () => (looking.value = entry),
   }
-  return entry.revision > 1 ? [...lines.slice(0, 2), revisions, ...lines.slice(2)] : lines
+  return entry.revision > 1 ? [...lines.slice(0, 4), revisions, ...lines.slice(4)] : lines
 }
 
 async function open(entry: KeptPiece) {
@@ -128,7 +129,7 @@ async function open(entry: KeptPiece) {
       await chain.openKept(recordOf(entry, piece.chain))
       await router.push('/chains')
     })
-  else await findings.attempt(() => router.push({ path: '/findings/piece', query: { kept: entry.id } }))
+  else await findings.attempt(() => router.push({ path: '/findings/piece', query: { saved: entry.id } }))
 }
 </script>
 

@@ -2,7 +2,8 @@
 import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced, useSessionStorage } from '@vueuse/core'
-import { computed, nextTick, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { api, data, faultsOf, type Fault, type NewOrder, type Wire } from '../api/client'
 import PiecePicker from '../rack/PiecePicker.vue'
 import type { ChosenPiece } from '../shared/asked'
@@ -49,6 +50,27 @@ function chose(line: Typed, piece: ChosenPiece | null) {
   line.piece = piece
   if (piece && !line.count) line.count = String(piece.pieces_n)
 }
+
+/** A piece that came from its plan stands in the first line that is empty. */
+const route = useRoute()
+const router = useRouter()
+watch(
+  [kept, () => route.query.piece],
+  async ([all, id]) => {
+    const entry = all?.entries.find((one) => String(one.id) === id)
+    if (!entry) return
+    const piece = { key: `saved ${entry.id}`, name: entry.name, purpose: entry.piece, entry: entry.id }
+    const count = typeof route.query.count === 'string' ? route.query.count : ''
+    const empty = lines.value.find((line) => !line.piece && !line.count)
+    const line = { ...fresh(), piece: { ...piece, pieces_n: countOf(count) ?? 1 }, count }
+    if (empty) Object.assign(empty, line)
+    else lines.value.push(line)
+    await router.replace({ query: {} })
+    await nextTick()
+    form.value?.querySelector<HTMLInputElement>('[data-test=customer]')?.focus()
+  },
+  { immediate: true },
+)
 
 async function more() {
   lines.value.push(fresh())

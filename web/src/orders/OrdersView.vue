@@ -2,10 +2,11 @@
 import { t } from '../text'
 import HelpLink from '../shared/HelpLink.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { ref } from 'vue'
+import { nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data, type OrderRow } from '../api/client'
 import MoreMenu from '../shared/MoreMenu.vue'
+import { useOpenedByAddress } from '../shared/address'
 import { useNotice } from '../shared/notice'
 import { vOneStop } from '../shared/oneStop'
 import CountDialog from './CountDialog.vue'
@@ -47,6 +48,20 @@ function readyOf(order: OrderRow) {
   if (!last) return null
   return { told: t('orders-view-ready', { last: dayOf(last) }), late: own.some((one) => one.late) }
 }
+
+/** The order that the address names is brought into view; one that is not there is said. */
+const named = useOpenedByAddress('order')
+watch(
+  [orders, named],
+  async ([all, id]) => {
+    if (!all || id === null) return
+    await nextTick()
+    const order = document.querySelector(`[data-order="${id}"]`)
+    if (order) order.scrollIntoView({ block: 'start' })
+    else notice.say(t('orders-view-no-open-order', { id }))
+  },
+  { immediate: true },
+)
 
 const changing = ref<OrderRow | null>(null)
 /** What is handed over, once it is said how many. */
@@ -151,7 +166,7 @@ const share = (order: OrderRow, i: number, n: number) =>
     {{ t('orders-view-no-orders-yet-enter-above') }} <HelpLink about="orders" />
   </p>
   <ul v-else class="sections" data-test="orders">
-    <li v-for="order in orders" :key="order.id" :data-order="order.id">
+    <li v-for="order in orders" :key="order.id" :data-order="order.id" :class="{ named: order.id === named }">
       <header>
         <h2 class="serif">{{ order.for_whom }}</h2>
         <span class="due" :class="{ stop: (order.due_in_days ?? 1) < 0 && order.state !== 'handed-over' }">
@@ -240,6 +255,11 @@ const share = (order: OrderRow, i: number, n: number) =>
 <style scoped>
 .empty {
   max-width: 62ch;
+}
+
+.named {
+  scroll-margin-top: 70px;
+  box-shadow: -12px 0 0 -9px rgb(var(--v-theme-primary));
 }
 
 .past {

@@ -21,7 +21,7 @@ const { data: kinds } = useKinds()
 const { asked } = useAsked()
 const groups = computed(() => {
   const own = (kept.value?.entries ?? []).map(({ id, name, piece }): ChosenPiece => ({
-    key: t('piece-picker-saved', { id }),
+    key: `saved ${id}`,
     name,
     purpose: piece,
     entry: id,
@@ -31,10 +31,7 @@ const groups = computed(() => {
   for (const { kind, name, wire, family_shown } of props.keptOnly ? [] : (kinds.value ?? [])) {
     const purpose = { finding: { kind, wire } }
     const family = usual.get(family_shown) ?? []
-    usual.set(family_shown, [
-      ...family,
-      { key: t('piece-picker-usual', { kind }), name, purpose, pieces_n: 1 },
-    ])
+    usual.set(family_shown, [...family, { key: `usual ${kind}`, name, purpose, pieces_n: 1 }])
   }
   return [
     { label: t('piece-picker-as-you-asked'), pieces: asked.value && !props.keptOnly ? [asked.value] : [] },

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '../text'
-import { computed, defineAsyncComponent, onMounted, ref, watch } from 'vue'
-import { type Phrase, type PlacedRod, type Slot } from '../api/client'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { api, data, type Phrase, type PlacedRod, type Slot } from '../api/client'
 import { exportFile } from '../shared/download'
 import DrawingStage from '../drawing/DrawingStage.vue'
 import WireStrip from '../drawing/WireStrip.vue'
@@ -12,7 +12,9 @@ import { useKeptRefresh } from '../shared/kept'
 import { useSettings } from '../shared/settings'
 import DeskFrame from '../desk/DeskFrame.vue'
 import KeepDialog from '../desk/KeepDialog.vue'
+import MakeIt from '../desk/MakeIt.vue'
 import SentenceLine from '../desk/SentenceLine.vue'
+import { useSavedAddress } from '../desk/address'
 import { useDeskKeys } from '../desk/keys'
 import type { Word } from '../desk/desk'
 import FormingLine from '../making/FormingLine.vue'
@@ -154,7 +156,7 @@ watch(
   () => [settings.settings.unit, settings.settings.gauge],
   () => attempt(plan.refresh()),
 )
-onMounted(() => attempt(plan.open()))
+useSavedAddress(plan, (id) => data(api.GET('/api/plans/{id}', { params: { path: { id } } })))
 </script>
 
 <template>
@@ -171,7 +173,15 @@ onMounted(() => attempt(plan.open()))
     @keep="keeping = true"
     @take="take"
   >
-    <template #tools><RouteMenu :desk="plan" /></template>
+    <template #tools>
+      <MakeIt
+        :desk="plan"
+        :noun="t('rings-view-plan')"
+        :count="plan.draft?.rings_n ?? 1"
+        @kept="refreshKept"
+      />
+      <RouteMenu :desk="plan" />
+    </template>
     <template #sentence>
       <SentenceLine :desk="plan" :words="(slot) => words[slot as Slot]" :also-faulty="alsoFaulty">
         <template #default="{ slotName, from, readMm, choose }">

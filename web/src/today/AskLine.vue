@@ -1,32 +1,29 @@
 <script setup lang="ts">
 import { t } from '../text'
 import { useDebounceFn, useEventListener } from '@vueuse/core'
-import { computed, ref, useTemplateRef } from 'vue'
-import { useRoute, useRouter } from 'vue-router'
-import { api, data, type Answer, type Piece } from '../api/client'
-import { useToDesk } from '../chains/toDesk'
-import { useAsked } from '../shared/asked'
-import { useNotice } from '../shared/notice'
+import { ref, useTemplateRef } from 'vue'
+import { useRoute } from 'vue-router'
+import { api, data, type Answer } from '../api/client'
 import { isTyping } from '../shared/typing'
+import AskAnswer from './AskAnswer.vue'
 
 defineProps<{
   /** Whether it is what its page is for, not a line in the head. */
   large?: boolean
 }>()
-const desk = useToDesk()
-const { asked } = useAsked()
-const notice = useNotice()
-const router = useRouter()
 const route = useRoute()
 const text = ref('')
 const answer = ref<Answer | null>(null)
 const open = ref(false)
 const field = useTemplateRef<HTMLInputElement>('field')
 const box = useTemplateRef<HTMLElement>('box')
+/** Why there is no answer: the server is away, or refuses. */
+const silent = ref('')
 let latest = 0
 
 const ask = useDebounceFn(async () => {
   const mine = ++latest
+  silent.value = ''
   if (!text.value.trim()) {
     answer.value = null
     return
@@ -35,41 +32,12 @@ const ask = useDebounceFn(async () => {
     const reply = await data(api.POST('/api/ask', { body: { text: text.value } }))
     if (mine === latest) answer.value = reply
   } catch (thrown) {
-    notice.fail(thrown)
+    if (mine === latest) silent.value = thrown instanceof Error ? thrown.message : String(thrown)
   }
 }, 120)
+let asking: Promise<unknown> = Promise.resolve()
 
-/** The typed line cut where words were not understood. */
-const marked = computed(() => {
-  const letters = [...text.value]
-  const parts: { text: string; unclear: boolean }[] = []
-  let at = 0
-  for (const word of [...(answer.value?.unclear ?? [])].sort((a, b) => a.from - b.from)) {
-    parts.push({ text: letters.slice(at, word.from).join(''), unclear: false })
-    parts.push({ text: letters.slice(word.from, word.to).join(''), unclear: true })
-    at = word.to
-  }
-  parts.push({ text: letters.slice(at).join(''), unclear: false })
-  return parts
-})
-
-const usable = computed(
-  () =>
-    !!answer.value &&
-    !answer.value.faults.length &&
-    !!(answer.value.request || answer.value.pattern || answer.value.chain),
-)
-const opens = {
-  rings: t('ask-line-open-plan'),
-  room: t('ask-line-open-drawing'),
-  chain: t('ask-line-open-chain'),
-  'which-wire': t('ask-line-choose-wire'),
-  cost: t('ask-line-see-cost'),
-  fix: t('ask-line-fix-problem'),
-  match: t('ask-line-match-lost-piece'),
-}
-/** Views that need no piece. */
-const helps: Partial<Record<string, string>> = { fix: '/measure/fix', match: '/orders/stock' }
+const shown = useTemplateRef<{ use: () => unknown }>('shown')
 
 /** Three things to ask, to be pressed. */
 const examples = [
@@ -77,6 +45,17 @@ const examples = [
   t('ask-line-how-many-turns-for-200'),
   t('ask-line-what-can-i-make-with'),
 ]
+/** Opens what was asked for; what was typed last is asked first. */
+async function enter() {
+  await asking
+  shown.value?.use()
+}
+
+function typed() {
+  open.value = true
+  asking = ask()
+}
+
 async function tryOut(example: string) {
   text.value = example
   open.value = true
@@ -91,49 +70,12 @@ function leave() {
   answer.value = null
 }
 
-/** Leaves the line, with the piece on its desk. */
-async function toDesk(piece: Piece) {
-  leave()
-  await desk(piece)
-}
-
-/** Goes where the answer is, and leaves the line. */
-async function go(path: string) {
-  leave()
-  await router.push(path)
-}
-
 /** Puts a word that was meant in the place of the one that was typed, and asks again. */
 async function instead(word: { from: number; to: number }, meant: string) {
   const letters = [...text.value]
   text.value = [...letters.slice(0, word.from), meant, ...letters.slice(word.to)].join('')
   field.value?.focus()
   await ask()
-}
-
-async function use() {
-  const help = helps[answer.value?.opens ?? '']
-  if (help) return go(help)
-  if (answer.value?.found?.length) return go(answer.value.found[0]!.path)
-  const { request, pattern: finding, chain: asked_chain, opens: view } = answer.value ?? {}
-  // Several rings of a finding are a coil: its plan is what opens.
-  const piece: Piece | null = request
-    ? { rings: request }
-    : asked_chain
-      ? { chain: asked_chain }
-      : finding
-        ? { finding }
-        : null
-  if (!piece || !usable.value) return
-  if (view !== 'which-wire' && view !== 'cost') return toDesk(piece)
-  const name = answer
-    .value!.sentence.map((phrase) => phrase.text)
-    .join('')
-    .split(/[,:]/)[0]!
-  const pieces_n = finding?.pieces_n ?? request?.rings_n ?? 1
-  asked.value = { key: 'asked', name, purpose: piece, pieces_n }
-  leave()
-  await router.push(view === 'cost' ? '/wire/cost' : '/wire/choose')
 }
 
 useEventListener('keydown', (event) => {
@@ -172,75 +114,14 @@ useEventListener('pointerdown', (event) => {
         maxlength="400"
         data-test="ask"
         @focus="open = true"
-        @input="((open = true), ask())"
-        @keydown.enter.prevent="use"
+        @input="typed"
+        @keydown.enter.prevent="enter"
         @keydown.esc="((open = false), field?.blur())"
       />
     </label>
+    <p v-if="silent" class="stop silent" role="alert" data-test="ask-silent">{{ silent }}</p>
     <section v-if="(open || large) && answer" class="popover reply" aria-live="polite" data-test="answer">
-      <p v-if="answer.unclear.length" class="typed">
-        <template v-for="(part, i) in marked" :key="i"
-          ><mark v-if="part.unclear">{{ part.text }}</mark
-          ><template v-else>{{ part.text }}</template></template
-        >
-      </p>
-      <ul v-if="answer.unclear.length" class="stop">
-        <li v-for="word in answer.unclear" :key="word.from">
-          {{ word.why }}
-          <v-btn
-            v-for="meant in word.instead ?? []"
-            :key="meant"
-            size="small"
-            variant="outlined"
-            color="primary"
-            class="meant"
-            data-test="ask-instead"
-            @click="instead(word, meant)"
-            >{{ meant }}</v-btn
-          >
-        </li>
-      </ul>
-      <p v-for="fault in answer.faults" :key="fault.sentence" class="stop">{{ fault.sentence }}</p>
-      <p v-if="answer.headline" class="headline">{{ answer.headline }}</p>
-      <p v-if="answer.missing.length">
-        {{ t('ask-line-please-add', { missing: answer.missing.join('; ') }) }}
-      </p>
-      <p v-if="answer.sentence.length" class="serif sentence">
-        {{ answer.sentence.map((phrase) => phrase.text).join('') }}
-      </p>
-      <p v-if="answer.understood.length" class="quiet small">
-        {{ t('ask-line-understood', { understood: answer.understood.join(' · ') }) }}
-      </p>
-      <p v-for="said in answer.assumed" :key="said" class="quiet small">{{ said }}</p>
-      <ul v-if="answer.makes.length" class="makes" data-test="makes">
-        <li v-for="one in answer.makes" :key="`${one.kept} ${one.name}`">
-          <button type="button" class="plain" @click="toDesk(one.piece)">
-            <span>{{ one.name }}</span> <span class="quiet">{{ one.text }}</span>
-          </button>
-        </li>
-      </ul>
-      <p v-if="answer.found?.length">
-        <v-btn
-          v-for="one in answer.found"
-          :key="one.path"
-          variant="flat"
-          color="primary"
-          data-test="ask-found"
-          @click="go(one.path)"
-          >{{ t('ask-line-open', { label: one.label }) }}</v-btn
-        >
-      </p>
-      <v-btn
-        v-if="helps[answer.opens ?? '']"
-        variant="flat"
-        color="primary"
-        data-test="ask-help"
-        @click="use"
-        >{{ opens[answer.opens!] }}</v-btn
-      >
-      <v-btn v-if="usable" variant="flat" color="primary" data-test="use-answer" @click="use">
-        {{ opens[answer.opens ?? 'rings'] }}
-      </v-btn>
+      <AskAnswer ref="shown" :answer="answer" :text="text" @leave="leave" @instead="instead" />
     </section>
     <p v-if="large" class="try">
       {{ t('ask-line-try')
@@ -267,10 +148,6 @@ useEventListener('pointerdown', (event) => {
 .line:focus-within {
   border-color: rgb(var(--v-theme-primary));
   box-shadow: 0 1.5px 0 rgb(var(--v-theme-primary));
-}
-
-.meant {
-  margin: 0 4px;
 }
 
 .slash {
@@ -306,10 +183,6 @@ input::placeholder {
   overflow: auto;
 }
 
-.reply p {
-  margin: 0 0 8px;
-}
-
 .large .line {
   padding: 6px 2px;
 }
@@ -326,10 +199,6 @@ input::placeholder {
   margin-top: 14px;
 }
 
-.large .headline {
-  font: clamp(1.3rem, 2.2vw, 1.8rem) / 1.25 var(--serif);
-}
-
 .try {
   display: flex;
   flex-wrap: wrap;
@@ -344,61 +213,19 @@ input::placeholder {
   text-align: left;
 }
 
-.reply ul {
-  margin: 0 0 8px;
-  padding-left: 18px;
+.silent {
+  margin: 6px 0 0;
 }
 
-.makes {
-  list-style: none;
-}
-
-.reply .makes {
-  padding: 0;
-}
-
-.makes button {
-  display: flex;
-  justify-content: space-between;
-  gap: 12px;
-  width: 100%;
-  min-height: 36px;
-  padding: 4px 6px;
-  text-align: left;
-  border-bottom: 1px solid rgb(var(--v-theme-hairline));
-}
-
-.makes button:hover,
-.makes button:focus-visible {
-  color: rgb(var(--v-theme-primary));
-}
-
-.headline {
-  font-weight: 700;
-  font-size: 1.12rem;
-}
-
-.sentence {
-  font-size: 1.1rem;
-}
-
-.small {
-  font-size: 0.95rem;
-}
-
+/* On a phone the answer stands under the line it answers, as wide as the page. */
 @media (max-width: 560px) {
-  .reply {
+  .ask-line:not(.large) .reply {
     position: fixed;
-    top: 60px;
+    top: 104px;
     left: var(--gutter);
     right: var(--gutter);
     width: auto;
+    max-height: calc(100dvh - 190px);
   }
-}
-
-mark {
-  background: none;
-  color: rgb(var(--v-theme-error));
-  text-decoration: underline wavy;
 }
 </style>

@@ -6,6 +6,7 @@ import { api, data } from '../api/client'
 import { minutesOf, spanOf, useServerClock } from '../bench/clock'
 import { dayOf, dueIn } from '../orders/words'
 import AskLine from './AskLine.vue'
+import FirstSteps from './FirstSteps.vue'
 import { useNotice } from '../shared/notice'
 import { useRackRefresh } from '../shared/picking'
 
@@ -90,6 +91,7 @@ async function takeBack(batch: number, sentence: string) {
       <p class="quiet for serif">{{ t('today-view-cut-lists-mandrels-bench-steps') }}</p>
       <AskLine large />
     </header>
+    <FirstSteps v-if="nothing" class="first-steps" />
     <section class="next">
       <template v-if="next && first">
         <p class="quiet kind">{{ sitsNow ? t('today-view-now-at-bench') : t('today-view-next-at-bench') }}</p>
@@ -210,6 +212,11 @@ async function takeBack(batch: number, sentence: string) {
 header {
   grid-column: 1 / -1;
   margin-bottom: 8px;
+}
+
+.first-steps {
+  grid-column: 1 / -1;
+  margin-bottom: 10px;
 }
 
 .for {

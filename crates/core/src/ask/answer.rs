@@ -4,6 +4,7 @@ use serde::Serialize;
 
 use super::line::{LONGEST, Line, Unclear};
 use super::makes::{Kept, Makes};
+use super::number::KeyNumber;
 use super::said::{Parsed, ParsedAt, gather};
 use super::token::{Question, scan};
 use crate::chain::ChainRequest;
@@ -53,6 +54,11 @@ words! {
 pub struct Answer {
     /// The answer in one line; empty where nothing could be answered.
     pub headline: String,
+    /// The one number that was asked for, where there is one.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub number: Option<KeyNumber>,
+    /// What the piece may be saved as; empty where there is no piece.
+    pub name: String,
     /// What was understood, written out, in the order typed.
     pub understood: Vec<String>,
     /// What had to be assumed.

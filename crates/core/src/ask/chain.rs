@@ -4,6 +4,7 @@ use super::answer::{Answer, View};
 use super::fits::piece;
 use super::line::Unclear;
 use super::makes::Kept;
+use super::number::{name_of_chain, number_of_chain};
 use crate::chain::change::{clasps, weave_called};
 use crate::chain::sentence::{length_told, write};
 use crate::chain::weaves::{self, Known};
@@ -245,16 +246,19 @@ fn planned(chain: ChainRequest, workshop: &Workshop, reply: Answer) -> Answer {
     let mut reply = Answer { sentence: write(&chain, size, unit), faults: sheet.faults, ..reply };
     if let Some(result) = sheet.result {
         let plan = result.plan;
+        let weave = chain.design().map_or_else(|_| chain.weave.clone(), |design| design.name.clone());
         reply.headline = text!(
             "ask-chain-rings-them-pre-closed-for",
             rings_n = plan.rings_n,
             shut_before_n = plan.shut_before_n,
             finished_length_mm = length_told(plan.finished_length_mm, unit),
-            chain = chain.design().map_or_else(|_| chain.weave.clone(), |design| design.name.clone()),
-            aspect_ratio = fixed(plan.aspect_ratio, 2),
+            chain = weave,
+            aspect_ratio = shown(plan.aspect_ratio, 1),
             suits = plan.suits.shown(),
             value = if plan.suits == Suits::Stiff { text!("ask-chain-hard-close") } else { "" }
         );
+        reply.number = number_of_chain(&plan);
+        reply.name = name_of_chain(&chain, &weave, unit);
         reply.figures = result.figures.into_iter().take(4).collect();
     }
     Answer { chain: Some(chain), opens: Some(View::Chain), ..reply }

@@ -7,6 +7,7 @@ use winnow::combinator::{alt, opt, terminated};
 use winnow::prelude::*;
 
 use super::answer::{Answer, View};
+use super::number::{name_of_finding, off_the_spool};
 use super::said::Parsed;
 use super::token::{Counted, Meaning, Question, length_alone};
 use super::vocabulary;
@@ -19,9 +20,8 @@ use crate::pattern::sheet::measured;
 use crate::pattern::{BlankEnds, Kind, MOST_PIECES, Parameter, PatternRequest, Unit};
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::words::length;
+use crate::words::length::{self, pull};
 use crate::words::number;
-use crate::words::scale::of_wire;
 use crate::words::{backtrack, capital, word_end};
 use lorimant_text::{fixed, text};
 
@@ -158,6 +158,7 @@ impl Parsed {
                 let n = request.blanks_n();
                 let marks: Vec<String> = measured(marks).map(|mark| mark.place_told()).collect();
                 let name = capital(kind.0.plural.as_str());
+                let mut from_wire = None;
                 reply.headline = match self.supply() {
                     _ if of_tools.is_some() => of_tools.unwrap_or_default(),
                     _ if self.asks(Question::WhichWire) => {
@@ -174,6 +175,7 @@ impl Parsed {
                         Err(fault) => return reply.faults.push(fault),
                         Ok(there) => {
                             let makes = (there / blank.cut_mm + 1e-9).floor();
+                            from_wire = Some(makes);
                             let wanted = if self.count.is_some() {
                                 text!("ask-finding-wanted", n)
                             } else {
@@ -184,14 +186,14 @@ impl Parsed {
                                 name,
                                 makes,
                                 blank = blank.line(unit),
-                                there = of_wire(there, unit),
+                                there = pull(there, unit),
                                 wanted
                             )
                         }
                     },
                     None if self.asks(Question::HowMuch) => text!(
                         "ask-finding-wire-for-cut-each-at",
-                        n = of_wire(f64::from(n) * blank.cut_mm, unit),
+                        n = off_the_spool(f64::from(n) * blank.cut_mm, unit),
                         n2 = n,
                         value = if n == 1 { kind.0.name } else { kind.0.plural },
                         blank = blank.line(unit)
@@ -206,9 +208,11 @@ impl Parsed {
                         } else {
                             text!("ask-finding-mark-at", marks = marks.join(", "))
                         },
-                        n2 = of_wire(f64::from(n) * blank.cut_mm, unit)
+                        n2 = off_the_spool(f64::from(n) * blank.cut_mm, unit)
                     ),
                 };
+                reply.number = self.number_of_finding(&request, &finished, from_wire, unit);
+                reply.name = name_of_finding(&request, unit);
                 reply.figures = finished.figures(unit);
             }
         }

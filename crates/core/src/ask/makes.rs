@@ -10,7 +10,7 @@ use crate::ring::supply::Supply;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::words::counted;
-use crate::words::length::shown;
+use crate::words::length::{pull, shown};
 use crate::words::scale::of_wire;
 use lorimant_text::text;
 
@@ -88,7 +88,7 @@ impl Parsed {
             );
         }
         let there = match (supply.wire_length_mm, supply.wire_mass_g) {
-            (Some(mm), _) => of_wire(mm, unit),
+            (Some(mm), _) => pull(mm, unit),
             (_, Some(grams)) => format!("{} g", shown(grams, 2)),
             _ => String::new(),
         };

@@ -3,6 +3,7 @@
 
 use super::answer::{Answer, held_back};
 use super::line::Line;
+use super::number::off_the_spool;
 use super::said::gather;
 use super::token::scan;
 use crate::fault::Faults;
@@ -89,6 +90,29 @@ pub fn read(text: &str) -> Option<Mine> {
         .or_else(|| ready(line))
         .or_else(|| enough(line))
         .or_else(|| stock(line))
+}
+
+/// The words of a line that may be a name people gave to something of theirs; nothing where it is too short or too long
+/// to be one, or only a number.
+///
+/// ```
+/// use lorimant_core::ask::mine::name_in;
+///
+/// assert_eq!(name_in("where is the Blue spool?"), Some("blue spool".into()));
+/// assert_eq!(name_in("open stage hooks"), Some("stage hooks".into()));
+/// assert_eq!(name_in("18"), None);
+/// ```
+#[must_use]
+pub fn name_in(text: &str) -> Option<String> {
+    let lower = text.to_lowercase();
+    let mut words = lower.trim().trim_end_matches(['?', '.', '!']).trim();
+    for lead in
+        ["open ", "show ", "find ", "where is ", "where are ", "my ", "the ", "bag of ", "bag ", "batch of "]
+    {
+        words = words.strip_prefix(lead).unwrap_or(words).trim_start();
+    }
+    let letters = words.chars().filter(|letter| letter.is_alphabetic()).count();
+    (letters >= 3 && words.chars().count() <= 80).then(|| words.to_owned())
 }
 
 /// `batch 9`, `lot no. 3`, `order #12`.
@@ -206,7 +230,8 @@ pub fn enough_told(piece: &Piece, there: &[Spool], workshop: &Workshop) -> Resul
         let own: Vec<&Spool> = there.iter().filter(|spool| spool.wire.stands_for(wire)).collect();
         let left_mm: f64 = own.iter().map(|spool| spool.left_mm).sum();
         enough &= left_mm >= needed_mm;
-        let (needed, left, shown) = (of_wire(needed_mm, unit), of_wire(left_mm, unit), wire.shown(unit));
+        let (needed, left, shown) =
+            (off_the_spool(needed_mm, unit), of_wire(left_mm, unit), wire.shown(unit));
         told.push(match own.len() {
             0 => text!("mine-which-there-none-in-stock", needed, shown),
             n => text!("mine-in-stock-on", needed, shown, left, n = text!("count-spool", n)),

@@ -8,6 +8,8 @@ use super::line::{Line, Unclear};
 use super::said::{Parsed, ParsedAt, plainly};
 use super::token::{Counted, Question};
 use crate::tool::workshop::Workshop;
+use crate::wire::Wire;
+use crate::wire::metal::{Metal, Temper};
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{self, LengthUnit, Reading, Typed, caliper};
 use lorimant_text::text;
@@ -349,7 +351,9 @@ fn settle(
         Place::Size => {
             let reading = reading();
             if let Some(reading) = &reading {
-                reply.understood.push(text!("ask-place-wire", text, text2 = reading.text));
+                let size = Wire::round(Metal::Copper, reading.mm, Temper::Soft);
+                let size = size.size_shown(workshop.habits.unit);
+                reply.understood.push(text!("ask-place-wire", text, text2 = size));
                 reply.assumed.extend(reading.note.clone());
                 if matches!(written, Written::Length(Typed::Bare(n)) if bare_size(n) == BareSize::Inch) {
                     reply.assumed.push(text!("ask-place-read-as-inches-no-wire", text));

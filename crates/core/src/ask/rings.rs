@@ -2,6 +2,7 @@
 
 use super::answer::{Answer, View};
 use super::line::Line;
+use super::number::{name_of_rings, off_the_spool};
 use super::said::Parsed;
 use super::token::{Counted, Question};
 use crate::fault::Fault;
@@ -20,7 +21,6 @@ use crate::words::capital;
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{LengthUnit, caliper, caliper_step_mm, shown, thickness};
 use crate::words::mass::on_scale;
-use crate::words::scale::of_wire;
 use lorimant_text::{fixed, text};
 
 /// An inside that was asked for beside a rod may differ from what the rod gives by half of what a caliper is read to, and
@@ -312,6 +312,7 @@ impl Parsed {
             }
         }
         let supplied = from_supply.clone().filter(|_| !counting);
+        let counted = from_supply.is_some() && counting;
         let which = self.asks(Question::WhichWire);
         match request.finished(workshop) {
             Err(faults) => {
@@ -363,10 +364,9 @@ impl Parsed {
                         wire = thickness(request.wire.profile().thickness_mm(), unit)
                     ),
                     None if self.asks(Question::HowMuch) => {
-                        let all_mm = request.wire.length_of_mm(plan.wire_mass_g);
                         text!(
                             "ask-rings-wire-g-for",
-                            all_mm = of_wire(all_mm, unit),
+                            all_mm = off_the_spool(plan.wire_length_mm, unit),
                             wire_mass_g = on_scale(plan.wire_mass_g),
                             rings_n = text!("count-ring", n = request.rings_n),
                             plan = plan.to_wind(unit)
@@ -376,6 +376,8 @@ impl Parsed {
                     None => rings,
                 };
                 reply.headline.insert_str(0, &closest);
+                reply.number = self.number_of_rings(&request, plan, counted, unit);
+                reply.name = name_of_rings(&request, plan, unit);
                 if let Some(many) =
                     supplied.filter(|_| self.asks(Question::Turns) || self.asks(Question::Ratio))
                 {

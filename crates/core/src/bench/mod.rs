@@ -4,6 +4,7 @@
 //! that there is no second list of steps. What happens at the bench is a list of [events](Event) that only grows;
 //! how far the batch is, what was spoiled and how long it took is [read off](Batch::standing) them.
 
+mod at_tool;
 mod booking;
 pub mod counter;
 mod event;

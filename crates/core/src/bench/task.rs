@@ -3,6 +3,7 @@
 use serde::Serialize;
 
 use super::Batch;
+use super::at_tool::at_tool;
 use crate::drawing::Drawing;
 use crate::fault::Faults;
 use crate::making::telling::{LEVEL_MM, turned};
@@ -64,6 +65,9 @@ pub struct Task {
     pub scrap: Cleanliness,
     /// The piece at that moment.
     pub drawing: Drawing,
+    /// The wire at the tool of the step, where a place on a jaw or a ruler is read at it.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub at_tool: Option<Drawing>,
 }
 
 impl Task {
@@ -174,6 +178,7 @@ impl Batch {
                 n,
                 hands_min: takes.setting_up_min + each_min,
                 effort_min: takes.effort * each_min,
+                at_tool: at_tool(&step, piece.wire(), workshop),
                 drawing,
                 step,
             }

@@ -114,7 +114,7 @@ pub fn field_of(slot: ChainSlot) -> String {
 #[must_use]
 pub fn length_told(mm: f64, unit: LengthUnit) -> String {
     match unit {
-        LengthUnit::Mm if mm.abs() >= 100.0 => text!("chain-sentence-cm", mm = shown(mm / 10.0, 2)),
+        LengthUnit::Mm if mm.abs() >= 100.0 => text!("chain-sentence-cm", mm = shown(mm / 10.0, 1)),
         LengthUnit::Mm => text!("chain-sentence-mm", mm = shown(mm, 1)),
         LengthUnit::Inch => match inch_fraction(mm) {
             Some(fraction) => text!("chain-sentence-in", fraction),

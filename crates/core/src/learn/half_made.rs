@@ -97,7 +97,7 @@ impl<'a> HalfMade<'a> {
 
     /// What of the metal's stretch was spent where it is still straight.
     fn flat_strain(&self) -> f64 {
-        let sold = self.request.wire.temper.strain();
+        let sold = self.request.wire.temper.bearing_spent();
         let least =
             |piece: &Workpiece| piece.stretches.iter().map(|stretch| stretch.outer_strain).reduce(f64::min);
         self.workpiece().and_then(least).unwrap_or(sold).max(sold)

@@ -54,7 +54,7 @@ pub struct Stretch {
     pub width_mm: f64,
     /// Strain spent since it was annealed, the mean over its section; a temper is strain spent as well.
     pub strain: f64,
-    /// The same at its outermost fibre, which is where it cracks.
+    /// What is spent at its outermost fibre of the strain the metal bears, which is where it cracks; drawing spends little.
     pub outer_strain: f64,
     /// That as a share of what an annealed piece bears before it breaks.
     pub spent_share: f64,
@@ -127,8 +127,8 @@ impl Workpiece {
             thickness_mm,
             width_mm: profile.size_mm,
             strain,
-            outer_strain: strain,
-            spent_share: strain / wire.metal.figures().fracture_strain,
+            outer_strain: wire.temper.bearing_spent(),
+            spent_share: wire.temper.bearing_spent() / wire.metal.figures().fracture_strain,
             bent: false,
         };
         Self {

@@ -7,7 +7,9 @@ use crate::figure::{Figure, Level, Question, figure};
 use crate::making::Step;
 use crate::making::wear::ought_to_bear;
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, load_told, strain_left_after, weight_that_pulls};
-use crate::words::length::{LengthUnit, caliper_number, inches, long_length, on_ruler, ruler_step_mm, shown};
+use crate::words::length::{
+    LengthUnit, caliper_number, long_length, on_ruler, ruler_mark_mm, ruler_step_mm, shown,
+};
 use crate::words::mass::on_scale;
 use crate::working::{Expression, Numbers, count, num, plain, sum};
 use lorimant_text::{Text, fixed, text};
@@ -271,7 +273,7 @@ impl FinishedFinding<'_> {
         let before = step.checked_sub(1).and_then(|i| self.made.steps.get(i));
         let span = self.spans.get(segment).copied().unwrap_or_default();
         let there = before.and_then(|step| step.workpiece.stretch_at(span));
-        there.map_or((sold, sold), |stretch| (stretch.strain, stretch.outer_strain))
+        there.map_or((sold, self.formed.request.wire.temper.bearing_spent()), |stretch| (stretch.strain, stretch.outer_strain))
     }
 
     /// The outer strain that its hardest step puts into a segment, over what the metal had left.
@@ -324,11 +326,13 @@ impl Blank {
     /// The blank in one line: cut length, both ways.
     pub fn line(&self, unit: LengthUnit) -> String {
         match unit {
-            LengthUnit::Mm => format!("{} ({})", on_ruler(self.flush_mm, unit), inches(self.flush_mm)),
+            LengthUnit::Mm => {
+                format!("{} ({})", on_ruler(self.flush_mm, unit), on_ruler(self.flush_mm, LengthUnit::Inch))
+            }
             LengthUnit::Inch => text!(
                 "pattern-figures-mm-2",
                 flush_mm = on_ruler(self.flush_mm, unit),
-                flush_mm2 = fixed(self.flush_mm, 1)
+                flush_mm2 = shown(ruler_mark_mm(self.flush_mm, LengthUnit::Mm), 1)
             ),
         }
     }

@@ -425,7 +425,7 @@ impl FinishedRings {
         });
         let at = hardest.map_or("bend", |step| step.named.as_str());
         let before = hardest.and_then(|step| step.step_n.checked_sub(2)).and_then(|i| self.made.steps.get(i));
-        let sold = request.wire.temper.strain();
+        let sold = request.wire.temper.bearing_spent();
         let spent = before.and_then(|step| step.workpiece.stretches.first()).map_or(sold, |s| s.outer_strain);
         let after =
             hardest.and_then(|step| step.workpiece.stretches.first()).map_or(spent, |s| s.outer_strain);

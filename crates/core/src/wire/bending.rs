@@ -1,7 +1,8 @@
 //! Bending past yield, and how far the wire springs back.
 //!
 //! A metal flows along a saturating curve (Voce 1948), `σ(ε) = σs − (σs − σ0)·exp(−ε/εc)`, with ε all
-//! the plastic strain since annealing. Bending, drawing and hammering move a piece along the same
+//! the plastic strain since annealing; where wire goes on hardening long after, as hard copper alloys do, a second
+//! term `+ Q·(1 − exp(−ε/εq))` is added (Voce's law in two terms, as Zaoui and others write it). Bending, drawing and hammering move a piece along the same
 //! curve. Plane sections stay plane, the strain at height y is y/R.
 
 use kurbo::common::GAUSS_LEGENDRE_COEFFS_11;
@@ -21,6 +22,10 @@ pub struct FlowCurve {
     pub saturated: f64,
     /// Strain constant.
     pub hardening_strain: f64,
+    /// What slow hardening adds beyond that in the end; 0 where one term holds.
+    pub slow: f64,
+    /// Strain constant of the slow hardening.
+    pub slow_strain: f64,
     /// Plastic strain already spent since annealing.
     pub spent: f64,
 }
@@ -44,6 +49,8 @@ impl FlowCurve {
             annealed: figures.annealed_mpa,
             saturated: figures.saturated_mpa,
             hardening_strain: figures.hardening_strain,
+            slow: figures.slow_mpa,
+            slow_strain: figures.slow_strain,
             spent,
         }
     }
@@ -60,13 +67,27 @@ impl FlowCurve {
     /// assert!((tenth_more.flow_stress(0.2) - 1.1 * flow.flow_stress(0.2)).abs() < 1e-9);
     /// ```
     pub fn strengthened(self, factor: f64) -> Self {
-        Self { annealed: self.annealed * factor, saturated: self.saturated * factor, ..self }
+        Self {
+            annealed: self.annealed * factor,
+            saturated: self.saturated * factor,
+            slow: self.slow * factor,
+            ..self
+        }
     }
 
     /// Flow stress after `plastic` further plastic strain, MPa.
     pub fn flow_stress(&self, plastic: f64) -> f64 {
-        let fade = (-(self.spent + plastic) / self.hardening_strain).exp();
-        self.saturated - (self.saturated - self.annealed) * fade
+        let (quick, slow) = self.fades(plastic);
+        self.saturated - quick + self.slow - slow
+    }
+
+    /// What quick and slow hardening still have to give after `plastic` further plastic strain, MPa.
+    fn fades(&self, plastic: f64) -> (f64, f64) {
+        let strain = self.spent + plastic;
+        let quick = (self.saturated - self.annealed) * (-strain / self.hardening_strain).exp();
+        // Most metals need one term, and every bend asks often.
+        let slow = if self.slow > 0.0 { self.slow * (-strain / self.slow_strain).exp() } else { 0.0 };
+        (quick, slow)
     }
 
     /// Stress at a total strain ≥ 0: elastic up to the flow stress, then on the flow curve at
@@ -87,15 +108,15 @@ impl FlowCurve {
         if elastic <= yield_stress {
             return elastic;
         }
-        let reserve = self.saturated - self.annealed;
         let mut stress = yield_stress;
         // The curve is concave, so Newton's steps never overshoot; each squares the error, times σ/(εc·E) squared,
         // under 0.01: a step of 1e-5 leaves 1e-12 behind it.
         for _ in 0..12 {
             let plastic = strain - stress / self.modulus;
-            let fade = reserve * (-(self.spent + plastic) / self.hardening_strain).exp();
-            let off = self.saturated - fade - stress;
-            let step = off / (1.0 + fade / (self.hardening_strain * self.modulus));
+            let (quick, slow) = self.fades(plastic);
+            let off = self.saturated - quick + self.slow - slow - stress;
+            let hardening = quick / self.hardening_strain + slow / self.slow_strain;
+            let step = off / (1.0 + hardening / self.modulus);
             stress += step;
             if step.abs() < 1e-5 * stress {
                 break;

@@ -84,7 +84,7 @@ pub fn outer_strain(profile: Profile, radius_mm: f64) -> f64 {
     (1.0 + profile.thickness_mm() / (2.0 * radius_mm)).ln()
 }
 
-/// Strain this wire has left before it breaks, as sold: `max(εf − temper, 0.06)`.
+/// Strain this wire has left before it breaks, as sold: `max(εf − 0.4·temper, 0.06)`, since drawing damages little.
 ///
 /// ```
 /// use lorimant_core::wire::Wire;
@@ -96,10 +96,11 @@ pub fn outer_strain(profile: Profile, radius_mm: f64) -> f64 {
 /// assert!(left(Temper::Spring) > 0.0, "even spring wire bends a little before it cracks");
 /// ```
 pub fn strain_left(wire: &Wire) -> f64 {
-    strain_left_after(wire.metal, wire.temper.strain())
+    strain_left_after(wire.metal, wire.temper.bearing_spent())
 }
 
-/// Strain a metal has left before it breaks, where so much is spent since it was annealed: `max(εf − spent, 0.06)`.
+/// Strain a metal has left before it breaks, where so much of what it bears is spent since it was annealed:
+/// `max(εf − spent, 0.06)`.
 ///
 /// ```
 /// use lorimant_core::wire::metal::Metal;

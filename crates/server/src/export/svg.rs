@@ -233,6 +233,7 @@ fn strokes(role: Role, width: Option<f64>, colour: &str, scale: f64) -> Vec<(Str
             let dash = line(1.0);
             vec![(format!(r#"stroke="{QUIET}" stroke-dasharray="{dash:.3} {dash:.3}""#), line(0.15))]
         }
+        (Role::Ruler, _) => vec![(format!(r##"fill="#efece2" stroke="{QUIET}""##), line(0.12))],
         (Role::Mark, _) => vec![(stroke(INK), line(0.25))],
         (Role::Kerf, _) => vec![(stroke(STOP), line(0.15))],
         (Role::Break, _) => vec![(r##"fill="#ffffff""##.to_owned(), 0.0)],

@@ -74,10 +74,20 @@ async fn ask(Shared(state): Shared<State>, Body(typed): Body<Typed>) -> Result<J
         return Ok(Json(Asked { answer, found }));
     }
     let store = state.store.clone();
+    let named = typed.text.clone();
     let answered = aside(move || {
         with_kept(&store, |workshop, kept| lorimant_core::ask::answer(&typed.text, workshop, kept))
     });
-    Ok(Json(Asked { answer: answered.await??, found: vec![] }))
+    let mut answer = answered.await??;
+    let found = match lorimant_core::ask::mine::name_in(&named) {
+        Some(words) => mine::called(&state, words).await?,
+        None => vec![],
+    };
+    // A line that is nothing but a name asks for what is called so.
+    if answer.headline.is_empty() && !found.is_empty() {
+        answer = Answer::default();
+    }
+    Ok(Json(Asked { answer, found }))
 }
 
 /// Works something out that may ask what is kept; few lines do, and only those wait for it to be read.

@@ -40,7 +40,7 @@ pub(super) async fn answer(state: &State, mine: Mine) -> Result<(Answer, Vec<Fou
         }
         Mine::Order(n) => {
             let order = read(state, move |c| Ok(Shelf::Orders.get::<Order>(c, n).ok())).await?;
-            Ok(one(order, n, "order", "/orders"))
+            Ok(one(order, n, "order", &format!("/orders?order={n}")))
         }
         Mine::OrdersFor(name) => orders_for(state, &name).await,
         Mine::Stock(words) => {
@@ -50,6 +50,37 @@ pub(super) async fn answer(state: &State, mine: Mine) -> Result<(Answer, Vec<Fou
         Mine::Enough(words) => enough(state, words).await,
         Mine::ReadyWhen(words) => ready_when(state, words).await,
     }
+}
+
+/// Most things of one kind that a name leads to.
+const MOST_CALLED: u32 = 3;
+/// Most things a name leads to in all.
+const MOST_FOUND: usize = 6;
+
+/// What is called so: saved pieces, orders by their customer, batches, bags and wire.
+pub(super) async fn called(state: &State, words: String) -> Result<Vec<Found>, Problem> {
+    let shelves = [
+        (Shelf::Patterns, text!("api-mine-kind-finding"), "/findings/piece?saved="),
+        (Shelf::Plans, text!("api-mine-kind-rings"), "/rings?saved="),
+        (Shelf::Chains, text!("api-mine-kind-chain"), "/chains?saved="),
+        (Shelf::Orders, text!("api-mine-kind-order"), "/orders?order="),
+        (Shelf::Batches, text!("api-mine-kind-batch"), "/bench/"),
+        (Shelf::Bags, text!("api-mine-kind-bag"), "/bag/"),
+        (Shelf::Lots, text!("api-mine-kind-wire"), "/wire?lot="),
+    ];
+    read(state, move |connection| {
+        let mut found = vec![];
+        for (shelf, kind, path) in shelves {
+            let all = shelf.called(connection, &words, MOST_CALLED)?;
+            found.extend(all.into_iter().map(|(id, name)| Found {
+                label: text!("api-mine-called", kind, name),
+                path: format!("{path}{id}"),
+            }));
+        }
+        found.truncate(MOST_FOUND);
+        Ok(found)
+    })
+    .await
 }
 
 fn said(headline: String) -> Answer {

@@ -228,6 +228,15 @@ impl Shelf {
         Ok(Page { entries, total })
     }
 
+    /// The entries in use whose names have all these words, last changed first: each with its number.
+    pub fn called(self, connection: &Connection, words: &str, most: u32) -> Result<Vec<(i64, String)>> {
+        let sql = "SELECT id, name FROM entries WHERE shelf = ?1 AND archived = 0 AND finds(?2, name, '')
+                   ORDER BY updated_at DESC, id DESC LIMIT ?3";
+        let mut statement = connection.prepare_cached(sql)?;
+        let rows = statement.query_map((self.word(), words, most), |row| Ok((row.get(0)?, row.get(1)?)))?;
+        Ok(rows.collect::<rusqlite::Result<_>>()?)
+    }
+
     /// Puts a new record on the shelf, as part of a batch.
     pub fn add<T: Kept>(self, transaction: &Transaction, batch: i64, record: &T) -> Result<Entry<T>> {
         let now = now();

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { t } from '../../text'
-import { computed, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { api, data, type Figure, type Mark, type PatternWorked } from '../../api/client'
 import { exportFile } from '../../shared/download'
 import DeskFrame from '../../desk/DeskFrame.vue'
 import KeepDialog from '../../desk/KeepDialog.vue'
+import MakeIt from '../../desk/MakeIt.vue'
 import SentenceLine from '../../desk/SentenceLine.vue'
+import { useSavedAddress } from '../../desk/address'
 import { useDeskKeys } from '../../desk/keys'
 import DrawingStage from '../../drawing/DrawingStage.vue'
 import PieceSketch from '../../drawing/PieceSketch.vue'
@@ -168,20 +170,15 @@ async function choosePlier(event: Event) {
 }
 const owned = ref<string[]>([])
 
-/** Opens what the address names, or what was being worked on. */
-async function open() {
-  const { kind: word, kept } = route.query
+/** Starts from a kind where the address names one. */
+async function begin() {
+  const { kind: word } = route.query
   if (typeof word === 'string') {
     const all = await data(api.GET('/api/finding-kinds'))
     const found = all.find((one) => one.kind === word)
     if (found) await pattern.start({ kind: found.kind, wire: found.wire })
-  } else if (typeof kept === 'string') {
-    const entry = await data(api.GET('/api/findings/{id}', { params: { path: { id: Number(kept) } } }))
-    await pattern.openKept(entry)
+    await router.replace('/findings/piece')
   }
-  if (word || kept) await router.replace('/findings/piece')
-  if (!pattern.sheet) await pattern.open()
-  at.value = last.value
   const pliers = await data(api.GET('/api/pliers', { params: { query: { most: 200 } } }))
   owned.value = pliers.entries.map((entry) => entry.record.name)
 }
@@ -211,10 +208,13 @@ watch(
 watch(
   () => route.query,
   (query) => {
-    if (query.kind || query.kept) void attempt(open())
+    if (query.kind) void attempt(begin())
   },
 )
-onMounted(() => attempt(open()))
+useSavedAddress(pattern, (id) => data(api.GET('/api/findings/{id}', { params: { path: { id } } })), {
+  before: begin,
+  after: () => (at.value = last.value),
+})
 
 /** Takes what is wound as a coil to where coils are planned. */
 async function toRings() {
@@ -244,6 +244,12 @@ async function toRings() {
       <SentenceLine ref="sentence" :desk="pattern" :words="(slot) => wordOf(slot, kind)" class="says" />
     </template>
     <template #tools>
+      <MakeIt
+        :desk="pattern"
+        :noun="t('room-view-finding-2')"
+        :count="pattern.draft?.pieces_n ?? 1"
+        @kept="refreshKept()"
+      />
       <TryMenu :mirrored="mirrored" @try="tryIt" />
       <RouteMenu :desk="pattern" />
     </template>

@@ -3,6 +3,7 @@ import { t } from '../../text'
 import HelpLink from '../../shared/HelpLink.vue'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
 import { api, data, type Stocked, type Wire } from '../../api/client'
 import BuyingList from './BuyingList.vue'
 import StockLevelDialog from './StockLevelDialog.vue'
@@ -12,6 +13,7 @@ import LotRow from './LotRow.vue'
 import RackFiles from './RackFiles.vue'
 import ScrapList from './ScrapList.vue'
 import PaperField from '../../shared/PaperField.vue'
+import { useFilterInAddress, useOpenedByAddress } from '../../shared/address'
 import { useAmounts } from '../../shared/amounts'
 import { useTyped } from '../../shared/form'
 import { useWords } from '../../shared/words'
@@ -19,9 +21,9 @@ import { vOneStop } from '../../shared/oneStop'
 
 const { metres } = useAmounts()
 const words = useWords()
-const find = ref('')
-const metal = ref<Wire['metal'] | null>(null)
-const kind = ref<'spool' | 'offcut' | 'straight' | null>(null)
+const find = useFilterInAddress('find')
+const metal = useFilterInAddress<Wire['metal']>('metal')
+const kind = useFilterInAddress<'spool' | 'offcut' | 'straight'>('kind')
 const usedUp = ref(false)
 const holds = ref('')
 /** Where the next small piece could come from: a length, typed any way lengths are written. */
@@ -29,8 +31,10 @@ const { typed, faults: holdsFaults } = useTyped(() => ({ holds: holds.value }), 
 const holdsMm = computed(() => typed.value?.holds)
 const page = ref(0)
 const most = 50
-const receiving = ref<Stocked | 'new' | null>(null)
-const opened = ref<number | null>(null)
+// Who comes to add a spool finds the form open.
+const route = useRoute()
+const receiving = ref<Stocked | 'new' | null>(route.query.add ? 'new' : null)
+const opened = useOpenedByAddress('lot')
 const keeping = ref<Wire | null>(null)
 
 const { data: rack, error } = useQuery({
@@ -41,8 +45,8 @@ const { data: rack, error } = useQuery({
         params: {
           query: {
             find: find.value ?? '',
-            metal: metal.value ?? undefined,
-            kind: kind.value ?? undefined,
+            metal: metal.value || undefined,
+            kind: kind.value || undefined,
             used_up: usedUp.value,
             holds_mm: holdsMm.value,
             most,
@@ -78,7 +82,7 @@ const missing = computed(() => new Map(needs.value?.map((need) => [need.shown, n
 const empty = computed(() => metals.value?.length === 0 && !usedUp.value)
 
 function choose(next: Wire['metal']) {
-  metal.value = metal.value === next ? null : next
+  metal.value = metal.value === next ? '' : next
   page.value = 0
 }
 </script>
@@ -126,7 +130,7 @@ function choose(next: Wire['metal']) {
           data-test="filter-kind"
           @change="page = 0"
         >
-          <option :value="null">{{ t('stock-view-spools-offcuts') }}</option>
+          <option value="">{{ t('stock-view-spools-offcuts') }}</option>
           <option v-for="one in words?.stock_kinds ?? []" :key="one.word" :value="one.word">
             {{ t('stock-view-s', { one: one.shown }) }}
           </option>

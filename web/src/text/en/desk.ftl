@@ -1,3 +1,7 @@
+## address
+
+address-nothing-saved = Nothing is saved under number { $id }. It may have been deleted.
+
 ## bring-in
 
 bring-in-importing = Importing { $name }
@@ -35,6 +39,13 @@ keep-dialog-saved-already-two-with-one = “{ $name }” is saved already: { $se
 keep-dialog-note = Note
 keep-dialog-save-as-new = Save as a new { $noun }
 
+## make-it
+
+make-it-start-batch = Start batch
+make-it-add-order = Add to an order
+make-it-save-start-batch = Save and start batch
+make-it-save-add-order = Save and add to an order
+
 ## rename-dialog
 
 rename-dialog-renamed = Renamed to “{ $name }”.
@@ -62,6 +73,7 @@ shelf-copy = { $slice }, copy
 shelf-duplicated-as = Duplicated as “{ $name }”.
 shelf-restored-from-archive = restored from the archive
 shelf-was = “{ $name }” was { $archived }.
+shelf-start-batch = Start batch of { $n }
 shelf-rename-or-change-note = Rename or change the note
 shelf-duplicate = Duplicate
 shelf-add-cutting-plan = Add to cutting plan

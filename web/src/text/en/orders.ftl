@@ -205,6 +205,7 @@ orders-view-closed-orders = { " " }Closed orders{ " " }
 orders-view-cutting-plan-for-all-open = Cutting plan for all open orders
 orders-view-reopen = Reopen
 orders-view-none-closed = None closed.
+orders-view-no-open-order = There is no open order number { $id }. It may be closed.
 orders-view-hand-over-2 = Hand over { $name }
 orders-view-in-bags-for-this-line = { $most } are in bags for this line.
 

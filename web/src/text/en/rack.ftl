@@ -1,7 +1,5 @@
 ## piece-picker
 
-piece-picker-saved = saved { $id }
-piece-picker-usual = usual { $kind }
 piece-picker-as-you-asked = As you asked
 piece-picker-your-findings = Your findings
 piece-picker-your-chains = Your chains

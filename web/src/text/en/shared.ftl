@@ -33,6 +33,11 @@ help-link-how-this-works = How this works
 
 picking-added-cutting-plan = Added “{ $name }” to the cutting plan.
 
+## make-next
+
+make-next-saved-as = Saved as “{ $name }”.
+make-next-started = Started: { $name }.
+
 ## download
 
 download-making = Making { $title }

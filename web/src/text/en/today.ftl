@@ -17,6 +17,9 @@ ask-line-42-cm-byzantine-1-2 = 42 cm byzantine 1.2 mm red brass 5 mm rod
 ask-line-120-rings-5-mm-inside = 120 rings 5 mm inside copper 18 soft
 ask-line-please-add = Please add: { $missing }.
 ask-line-understood = Understood: { $understood }
+ask-answer-show-more = { $n } more assumed
+ask-answer-show-less = Show less
+ask-answer-print = Print
 ask-line-open = Open { $label }
 ask-line-try = Try:{ " " }
 
@@ -50,3 +53,20 @@ today-view-short-wire = Short of wire
 today-view-go-wire = Go to Wire
 today-view-latest-change = Latest change
 today-view-undo = Undo
+
+## first-steps
+
+first-steps-title = Set up your bench
+first-steps-tools = Which rods do you wind on?
+first-steps-tools-why = Press what you have. Plans then choose from your own rods and say which ring each gives.
+first-steps-added = added
+first-steps-other-tools = Enter other tools
+first-steps-skip = Skip
+first-steps-wire = Add a spool of wire
+first-steps-wire-why = Paste the shop’s listing or say what it is. From then on you see what is left of it.
+first-steps-add-wire = Add wire
+first-steps-piece = Plan a first piece and save it
+first-steps-piece-why = Or type what you want to make in the line above.
+first-steps-rings = Jump rings
+first-steps-ear-wires = Ear wires
+first-steps-all-findings = All findings

@@ -10,6 +10,8 @@ const PLAIN: Figures = Figures {
     annealed_mpa: 0.0,
     saturated_mpa: 0.0,
     hardening_strain: 0.0,
+    slow_mpa: 0.0,
+    slow_strain: 1.0,
     density_g_cm3: 0.0,
     fracture_strain: 0.0,
     anneals_c: (0, 0),
@@ -51,6 +53,11 @@ const fn mechanics(
     }
 }
 
+/// The same with slow hardening: its flow stress in the end and its strain constant.
+const fn hardening_on([slow_mpa, slow_strain]: [f64; 2], row: Figures) -> Figures {
+    Figures { slow_mpa, slow_strain, ..row }
+}
+
 pub(super) const COPPER: Figures = Figures {
     anneals_c: (370, 650),
     annealing: Some(Annealing::new(HeatCue::FirstRed, 5, Cooling::WaterWhenBlack)),
@@ -73,7 +80,7 @@ pub(super) const BRASS: Figures = Figures {
     care: Text::named("metal-table-stains-skin-not-in-fresh-piercing"),
     colour: "#c5a14a",
     called: &["yellow brass", "messing", "messingdraht", "laiton", "latón", "laton", "ms63"],
-    ..mechanics([110.0, 110.0, 520.0, 0.46, 8.53, 1.4])
+    ..hardening_on([630.0, 0.8], mechanics([110.0, 110.0, 330.0, 0.14, 8.53, 1.4]))
 };
 
 pub(super) const RED_BRASS: Figures = Figures {
@@ -85,7 +92,7 @@ pub(super) const RED_BRASS: Figures = Figures {
     care: Text::named("metal-table-stains-skin-not-in-fresh"),
     colour: "#bd8447",
     called: &["gilding metal", "rotmessing", "tombak", "tombac", "laiton rouge", "latón rojo"],
-    ..mechanics([115.0, 85.0, 450.0, 0.47, 8.75, 1.5])
+    ..hardening_on([465.0, 1.05], mechanics([115.0, 85.0, 335.0, 0.16, 8.75, 1.5]))
 };
 
 pub(super) const PHOSPHOR_BRONZE: Figures = Figures {
@@ -109,7 +116,7 @@ pub(super) const PHOSPHOR_BRONZE: Figures = Figures {
         "bronze phosphoreux",
         "bronce fosforoso",
     ],
-    ..mechanics([110.0, 140.0, 700.0, 0.62, 8.86, 1.2])
+    ..hardening_on([830.0, 1.35], mechanics([110.0, 140.0, 345.0, 0.13, 8.86, 1.2]))
 };
 
 pub(super) const NICKEL_SILVER: Figures = Figures {
@@ -122,7 +129,7 @@ pub(super) const NICKEL_SILVER: Figures = Figures {
     care: Text::named("metal-table-contains-nickel-not-against-skin"),
     colour: "#a9a696",
     called: &["nickel-silver", "german silver", "neusilber", "alpaka", "alpaca", "maillechort"],
-    ..mechanics([125.0, 170.0, 600.0, 0.50, 8.73, 1.1])
+    ..hardening_on([370.0, 1.45], mechanics([125.0, 170.0, 535.0, 0.20, 8.73, 1.2]))
 };
 
 pub(super) const STERLING_SILVER: Figures = Figures {
@@ -232,7 +239,7 @@ pub(super) const GOLD_FILLED: Figures = Figures {
         "or rempli",
         "relleno de oro",
     ],
-    ..mechanics([108.0, 115.0, 520.0, 0.48, 8.65, 1.2])
+    ..hardening_on([605.0, 0.8], mechanics([108.0, 115.0, 320.0, 0.14, 8.65, 1.2]))
 };
 
 pub(super) const SILVER_FILLED: Figures = Figures {
@@ -247,7 +254,7 @@ pub(super) const SILVER_FILLED: Figures = Figures {
     care: Text::named("metal-table-silver-outer-layer-do-not"),
     colour: "#b3b1a8",
     called: &["silver filled", "silverfilled", "silber gefüllt", "argent rempli", "relleno de plata"],
-    ..mechanics([108.0, 110.0, 510.0, 0.48, 8.70, 1.2])
+    ..hardening_on([600.0, 0.8], mechanics([108.0, 110.0, 320.0, 0.14, 8.70, 1.2]))
 };
 
 pub(super) const GOLD_14K: Figures = Figures {
