@@ -6,5 +6,14 @@ export default defineConfig({
   plugins: [vue(), vuetify({ autoImport: true })],
   build: { target: 'es2022', chunkSizeWarningLimit: 700 },
   // `npm run dev` shows the front end with a server started by hand behind it.
-  server: { proxy: { '/api': { target: 'http://127.0.0.1:4780', changeOrigin: true } } },
+  server: {
+    proxy: {
+      // As if the page came from the server itself, which refuses requests from pages of other sites.
+      '/api': {
+        target: 'http://127.0.0.1:4780',
+        changeOrigin: true,
+        headers: { origin: 'http://127.0.0.1:4780' },
+      },
+    },
+  },
 })

@@ -40,7 +40,7 @@ fn noon(day: Date) -> ZonedDateTime {
 #[case(date(2026, 10, 23), 25.0)]
 fn nine_o_clock_stays_nine_o_clock_across_the_change(#[case] friday: Date, #[case] sunday_h: f64) {
     let begins = noon(friday);
-    let sittings = Hours::default().sittings(&begins, 8);
+    let sittings = Hours::evenings().sittings(&begins, 8);
     let wall: Vec<String> = sittings
         .iter()
         .map(|one| {
@@ -52,7 +52,7 @@ fn nine_o_clock_stays_nine_o_clock_across_the_change(#[case] friday: Date, #[cas
     // From Saturday nine to Tuesday six: three days and nine hours, but for the Sunday.
     let between_h = (sittings[1].from_min - sittings[0].from_min) / 60.0;
     assert!((between_h - (2.0 * 24.0 + sunday_h + 9.0)).abs() < 1e-9, "{between_h}");
-    let quiet = Hours::default().quiet(&begins, 8);
+    let quiet = Hours::evenings().quiet(&begins, 8);
     let longest = quiet.iter().map(|one| one.to_min - one.from_min).fold(0.0, f64::max);
     let shortest = quiet.iter().map(|one| one.to_min - one.from_min).fold(f64::INFINITY, f64::min);
     let odd_h = if sunday_h < 24.0 { shortest / 60.0 } else { longest / 60.0 };
@@ -61,7 +61,7 @@ fn nine_o_clock_stays_nine_o_clock_across_the_change(#[case] friday: Date, #[cas
 
 #[test]
 fn hours_that_cannot_be_are_said() {
-    let mut hours = Hours::default();
+    let mut hours = Hours::evenings();
     hours.weekly[0].to = hours.weekly[0].from;
     let twice = hours.weekly[1];
     hours.weekly.push(twice);
@@ -80,7 +80,7 @@ fn wanted(number: i64, kind: &str, n: u32, due: Option<Date>) -> Wanted {
 fn agenda(wanted: &[Wanted], holds: &[ScheduleChange]) -> Agenda {
     let laid = Laid::out(
         wanted,
-        (&Hours::default(), &Gear::default(), &Times::default()),
+        (&Hours::evenings(), &Gear::default(), &Times::default()),
         holds,
         &noon(date(2026, 3, 2)),
         28,
@@ -244,7 +244,7 @@ fn a_line_that_cannot_be_made_is_said() {
     assert!(wanted.is_empty());
     let laid = Laid::out(
         &wanted,
-        (&Hours::default(), &cold.gear, &Times::default()),
+        (&Hours::evenings(), &cold.gear, &Times::default()),
         &[],
         &noon(date(2026, 3, 2)),
         7,
@@ -346,7 +346,7 @@ fn the_workshop_s_pace_is_learned_from_its_presses() {
     let lay = |times: &Times| {
         let laid = Laid::out(
             &[wanted(2, "hook-clasp", 11, None)],
-            (&Hours::default(), &Gear::default(), times),
+            (&Hours::evenings(), &Gear::default(), times),
             &[],
             &noon(date(2026, 3, 2)),
             7,

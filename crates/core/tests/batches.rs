@@ -310,3 +310,45 @@ fn a_gap_over_five_minutes_is_no_work() {
     let now = presses.last().copied().unwrap();
     assert!((at_it_min(&presses, now, 15.0) - 7.0).abs() < 1e-9);
 }
+
+/// What the bench draws at the tool is to scale: the mark on the jaw, the cut and the marks on the ruler lie as far from
+/// their zero as is printed.
+#[rstest]
+fn the_wire_at_its_tool_is_drawn_where_the_number_says(
+    #[values(LengthUnit::Mm, LengthUnit::Inch)] unit: LengthUnit,
+) {
+    let plier = serde_json::from_str(
+        r#"{ "name": "slim", "jaws": "round-nose", "tip_mm": 1.2, "base_mm": 9.5, "length_mm": 28 }"#,
+    );
+    let mut workshop = Workshop { pliers: vec![plier.unwrap()], ..Workshop::default() };
+    workshop.habits.unit = unit;
+    let mut drawn_n = 0;
+    for kind in Kind::all() {
+        let batch = Batch::of("piece", Piece::Finding(PatternRequest::usual(kind)), 2);
+        for task in batch.tasks(&workshop).unwrap() {
+            let Some(drawing) = &task.at_tool else { continue };
+            drawn_n += 1;
+            let numbers = &task.step.numbers;
+            let wanted: Vec<f64> = match task.step.operation {
+                Operation::Cut => {
+                    numbers.on_ruler_mm.or(numbers.left_mm).or(numbers.length_mm).into_iter().collect()
+                }
+                Operation::Mark => task.step.marks.iter().map(|mark| mark.mm).collect(),
+                _ => numbers.jaw_mm.into_iter().collect(),
+            };
+            let long = |one: &lorimant_core::drawing::Dimension| (one.to.x_mm - one.from.x_mm).abs();
+            let drawn: Vec<f64> = drawing.dimensions.iter().map(long).collect();
+            assert_eq!(drawn.len(), wanted.len(), "{} {}", kind.0.kind, task.step.named);
+            for ((drawn, wanted), dimension) in drawn.iter().zip(&wanted).zip(&drawing.dimensions) {
+                assert!(
+                    (drawn - wanted).abs() < 1e-9,
+                    "{} {}: {drawn} for {wanted}",
+                    kind.0.kind,
+                    task.step.named
+                );
+                assert_eq!(dimension.text, on_ruler(*wanted, unit));
+            }
+        }
+    }
+    assert!(drawn_n > 40, "{drawn_n} drawings");
+}

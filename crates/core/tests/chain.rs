@@ -323,7 +323,8 @@ fn rings_of_two_sizes_lie_together() {
 
 #[rstest]
 fn two_metals_lie_as_one_and_two_sizes_are_worked_out_once() {
-    let mut chain = ChainRequest { second_ring: Some(ring(Metal::Copper, 1.2, 5.0)), ..costume_chain() };
+    let mut chain =
+        ChainRequest { second_ring: Some(ring(Metal::SterlingSilver, 1.2, 5.0)), ..costume_chain() };
     let (alike, two) = (costume_chain().plan().unwrap(), chain.plan().unwrap());
     assert!(chain.is_at_hand() && two.second_to_make_n > 0);
     assert!((two.repeat_mm - alike.repeat_mm).abs() < 1e-9);

@@ -21,12 +21,17 @@ fn apart(pieces: &[MeasuredPiece], tolerance: &[f64], set: &[u32]) -> f64 {
         .fold(0.0, f64::max)
 }
 
-/// The least sum there is, by trying every way.
+/// What a pair counts against a matching: one that does not pass more than all differences together.
+fn counts(apart: f64) -> f64 {
+    if apart <= 1.0 + 1e-9 { apart } else { 1e3 + apart.min(20.0) }
+}
+
+/// The least that can count against a matching, by trying every way.
 fn brute_force(pieces: &[MeasuredPiece], tolerance: &[f64], left: Vec<u32>, may_leave: bool) -> f64 {
     let Some((first, rest)) = left.split_first() else { return 0.0 };
     let without = |other: u32| rest.iter().copied().filter(|n| *n != other).collect::<Vec<_>>();
     let paired = rest.iter().map(|other| {
-        apart(pieces, tolerance, &[*first, *other])
+        counts(apart(pieces, tolerance, &[*first, *other]))
             + brute_force(pieces, tolerance, without(*other), may_leave)
     });
     let best = paired.fold(f64::INFINITY, f64::min);
@@ -48,10 +53,11 @@ proptest! {
         let tolerance = vec![0.3; dimensions];
         let all = pieces(&values);
         let found = matched(&all, &tolerance, 2).unwrap();
-        let sum: f64 = found.sets.iter().map(|set| set.mismatch).sum();
+        let sum: f64 = found.sets.iter().map(|set| counts(set.mismatch)).sum();
         let numbers: Vec<u32> = all.iter().map(|piece| piece.piece_n).collect();
         let least = brute_force(&all, &tolerance, numbers.clone(), n % 2 == 1);
-        prop_assert!((sum - least).abs() < 1e-9, "{sum} {least}");
+        // To a ten-thousandth of what is allowed, for each pair.
+        prop_assert!((sum - least).abs() < 1e-4 * n as f64, "{sum} {least}");
         prop_assert!(found.least);
         // Each piece once, in a pair or left over.
         let mut seen: Vec<u32> = found.sets.iter().flat_map(|set| set.pieces_n.clone()).chain(found.left_over_n).collect();
@@ -78,6 +84,26 @@ proptest! {
             (0..n / size).map(|i| apart(&all, &[0.3, 0.1], &(0..size).map(|k| (i * size + k + 1) as u32).collect::<Vec<_>>())).sum();
         prop_assert!(found.sets.iter().map(|set| set.mismatch).sum::<f64>() <= as_they_came + 1e-9);
     }
+}
+
+/// Two outer pieces that go with nobody do not keep the two in the middle from passing.
+#[rstest]
+fn most_pairs_pass_before_differences_are_added_up() {
+    let all = pieces(&[vec![20.0], vec![20.5], vec![20.6], vec![21.1]]);
+    let found = matched(&all, &[0.4], 2).unwrap();
+    assert_eq!(found.sets.iter().filter(|set| set.passes).count(), 1);
+    assert_eq!(found.sets[0].pieces_n, [2, 3]);
+}
+
+/// Two hundred pieces over three dimensions are paired exactly.
+#[rstest]
+fn two_hundred_pieces_are_paired_exactly() {
+    let mut chance = Chance::of(11);
+    let values: Vec<Vec<f64>> = (0..200)
+        .map(|_| vec![20.0 + chance.normal(0.3), 3.0 + chance.normal(0.1), 9.0 + chance.normal(0.2)])
+        .collect();
+    let found = matched(&pieces(&values), &[0.3, 0.1, 0.3], 2).unwrap();
+    assert!(found.least && found.sets.len() == 100 && found.left_over_n.is_empty());
 }
 
 #[rstest]

@@ -2,11 +2,13 @@
 
 use anyhow::Context as _;
 use lorimant_core::ask;
+use lorimant_core::bench::{Batch, Event, EventKind};
 use lorimant_core::fault::Fault;
 use lorimant_core::learn::check::PieceCheck;
 use lorimant_core::learn::dimension::CheckedOf;
 use lorimant_core::learn::measured::{CaliperReading, ReadFrom};
 use lorimant_core::learn::simulated::{SEED, Simulated};
+use lorimant_core::making::Changes;
 use lorimant_core::order::{Bag, Line, Order};
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::stock::Lot;
@@ -19,7 +21,7 @@ use crate::document::rack::RackDocument;
 use crate::extract::understand;
 use crate::store::shelf::{self, Entry, Shelf};
 use crate::store::{
-    Store, StoreError, batch, carried, checks, keep_settings, pieces, read_workshop, settings,
+    Store, StoreError, batch, bench, carried, checks, keep_settings, pieces, read_workshop, settings,
 };
 
 const WORKSHOP: &str = include_str!("../../../demo/workshop.json");
@@ -33,6 +35,26 @@ const ORDERS: &str = include_str!("../../../demo/orders.json");
 struct DemoOrders {
     orders: Vec<DemoOrder>,
     bags: Vec<DemoBag>,
+    batches: Vec<DemoBatch>,
+}
+
+/// A batch that is under way in the demo.
+#[derive(Deserialize)]
+#[serde(deny_unknown_fields)]
+struct DemoBatch {
+    of: String,
+    pieces_n: u32,
+    #[serde(default)]
+    changes: Changes,
+    /// How many of its steps are done for all pieces.
+    steps_done: usize,
+    /// How many pieces of the next are done.
+    #[serde(default)]
+    then: u32,
+    /// For how long the next has been running by itself, minutes.
+    #[serde(default)]
+    runs_minutes: i64,
+    begun_minutes_ago: i64,
 }
 
 #[derive(Deserialize)]
@@ -101,14 +123,15 @@ pub fn load(store: &Store) -> anyhow::Result<()> {
         }
         shelf::bring_in(transaction, batch, &document)?;
         carried::bring_in(transaction, batch, &stock)?;
-        bring_orders(transaction, batch, orders)?;
+        let under_way = bring_orders(transaction, batch, orders)?;
+        bring_batches(transaction, batch, under_way)?;
         bring_checks(transaction, batch, checks)
     });
     loaded.map(|_| ()).context("the demo workshop could not be loaded")
 }
 
 /// Keeps orders and bags of pieces that are kept already.
-fn bring_orders(t: &Transaction, undo: i64, of: DemoOrders) -> Result<(), StoreError> {
+fn bring_orders(t: &Transaction, undo: i64, of: DemoOrders) -> Result<Vec<DemoBatch>, StoreError> {
     let today = jiff::Timestamp::now().to_zoned_datetime(jiff::tz::TimeZone::system()).date();
     let kept = |name: &str, n: u32| -> Result<Piece, StoreError> {
         let found = pieces::named(t, name, None)?.into_iter().next();
@@ -140,6 +163,49 @@ fn bring_orders(t: &Transaction, undo: i64, of: DemoOrders) -> Result<(), StoreE
             note: String::new(),
         };
         Shelf::Bags.add(t, undo, &bag)?;
+    }
+    Ok(of.batches)
+}
+
+/// Leads batches as far as they are, one press after another, as a maker would have.
+fn bring_batches(t: &Transaction, undo: i64, of: Vec<DemoBatch>) -> Result<(), StoreError> {
+    let workshop = read_workshop(t)?;
+    let now = jiff::Timestamp::now();
+    let ago = |minutes: i64| now.saturating_sub(jiff::SignedDuration::from_mins(minutes)).unwrap_or(now);
+    for demo in of {
+        let found = pieces::named(t, &demo.of, None)?.into_iter().next();
+        let missing =
+            || StoreError::Refused(Fault::new("of", format!("the demo keeps no {}", demo.of)).into());
+        let piece = found.ok_or_else(missing)?.piece;
+        let batch = Batch { changes: demo.changes, ..Batch::of(&demo.of, piece, demo.pieces_n) };
+        let id = Shelf::Batches.add(t, undo, &batch)?.id;
+        let tasks = batch.tasks(&workshop).map_err(StoreError::Refused)?;
+        let steps = i64::try_from(tasks.len()).unwrap_or(1);
+        let spread = (demo.begun_minutes_ago - demo.runs_minutes) / steps;
+        for (i, task) in tasks.iter().enumerate().take(demo.steps_done + 1) {
+            let (all, next) = (i < demo.steps_done, i == demo.steps_done);
+            let (happened, n) = match (all, demo.runs_minutes > 0) {
+                (true, _) => (EventKind::Done, task.n),
+                (false, true) => (EventKind::Started, 1),
+                (false, false) => (EventKind::Done, demo.then),
+            };
+            let minutes = if next && demo.runs_minutes > 0 {
+                demo.runs_minutes
+            } else {
+                demo.begun_minutes_ago - spread * i64::try_from(i).unwrap_or(0)
+            };
+            let event = Event {
+                key: format!("demo-{id}-{i}"),
+                step_n: task.step.step_n.try_into().unwrap_or(1),
+                happened,
+                n,
+                reason: String::new(),
+                at: ago(minutes),
+            };
+            if n > 0 {
+                bench::happen(t, id, &event, None, &workshop)?;
+            }
+        }
     }
     Ok(())
 }

@@ -387,9 +387,35 @@ async fn the_calendar_says_what_is_planned() {
 }
 
 /// While an order is typed it is said when it can be ready beside everything else, and whom its due day would make wait.
+/// Two evenings and a Saturday morning at the bench.
+async fn with_hours(workshop: &Workshop) {
+    let there = workshop.get("/api/settings").await.json();
+    let mut settings = there["settings"].clone();
+    let time = |day: &str, from: &str, to: &str| json!({ "day": day, "from": from, "to": to });
+    settings["hours"]["weekly"] = json!([
+        time("tuesday", "18:00:00", "20:00:00"),
+        time("thursday", "18:00:00", "20:00:00"),
+        time("saturday", "09:00:00", "12:00:00"),
+    ]);
+    let path = format!("/api/settings?revision={}", there["revision"]);
+    workshop.put(&path, &settings).await.json();
+}
+
+/// Nobody's hours are made up: a new workshop is asked for them before a day is promised.
+#[tokio::test]
+async fn a_workshop_without_hours_promises_no_day() {
+    let workshop = Workshop::empty();
+    let lines = json!([{ "entry": kept(&workshop).await, "pieces_n": 10 }]);
+    let promise = workshop.post("/api/orders/promise", &json!({ "customer": "stall", "lines": lines })).await;
+    let promise = promise.json();
+    assert!(promise.get("ready_on").is_none(), "{promise}");
+    assert!(promise["told"].as_str().unwrap().contains("hours"), "{promise}");
+}
+
 #[tokio::test]
 async fn a_day_is_promised_before_an_order_is_taken() {
     let workshop = Workshop::empty();
+    with_hours(&workshop).await;
     let entry = kept(&workshop).await;
     let line = |n: u32| json!([{ "entry": entry, "pieces_n": n }]);
     let promise = async |order: Value| workshop.post("/api/orders/promise", &order).await.json();
@@ -424,6 +450,7 @@ async fn a_day_is_promised_before_an_order_is_taken() {
 #[tokio::test]
 async fn what_is_held_by_hand_is_kept_and_let_go() {
     let workshop = Workshop::empty();
+    with_hours(&workshop).await;
     let entry = kept(&workshop).await;
     let batch = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": 6 })).await.json();
     let first = async || {
@@ -505,4 +532,22 @@ async fn a_single_piece_leads_to_its_recipe() {
     let no_wire = json!({ "long_mm": 8.1, "short_mm": 8.1 });
     let one = workshop.post("/api/matches/recipes", &unknown(&no_wire)).await;
     assert!(one.fault("wire_mm").contains("measure how thick"), "{}", one.text());
+}
+
+/// A line that is nothing but a name leads to everything that is called so.
+#[tokio::test]
+async fn the_ask_line_finds_what_has_a_name() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    ordered(&workshop, &json!({ "customer": "Lake theatre", "lines": [{ "entry": entry, "pieces_n": 4 }] }))
+        .await;
+    let asked = async |text: &str| workshop.post("/api/ask", &json!({ "text": text })).await.json();
+    let found = asked("where is the lake theatre?").await;
+    assert_eq!(found["found"][0]["label"], "order: Lake theatre", "{found}");
+    assert!(found["found"][0]["path"].as_str().unwrap().starts_with("/orders?order="), "{found}");
+    assert_eq!(found["unclear"], json!([]), "{found}");
+    // What is a question stays one, and what is nobody's name is not found.
+    let question = asked("120 rings 5 mm inside copper 18 soft").await;
+    assert!(question.get("found").is_none() && question["request"].is_object(), "{question}");
+    assert!(asked("zanzibar").await.get("found").is_none());
 }

@@ -207,7 +207,7 @@ async fn every_line_is_as_its_schema_says() {
         assert!(schema.is_valid(&line), "{line}");
         kinds.insert(line["is"].as_str().unwrap().to_owned());
     }
-    assert_eq!(kinds.len(), 8, "{kinds:?}");
+    assert_eq!(kinds.len(), 9, "{kinds:?}");
     for wrong in [json!({ "is": "song" }), json!({ "is": "ledger", "id": 1 }), json!({ "is": "end" })] {
         assert!(!schema.is_valid(&wrong), "{wrong}");
     }

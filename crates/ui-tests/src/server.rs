@@ -4,10 +4,13 @@ use std::path::{Path, PathBuf};
 use std::process::Stdio;
 
 use anyhow::{Context as _, Result, ensure};
+use serde_json::{Value, json};
 use tempfile::TempDir;
 use tokio::io::{AsyncBufReadExt as _, BufReader};
 use tokio::process::{Child, Command};
 use tokio::sync::{Mutex, OnceCell};
+
+use crate::client::{answer, ask, connect};
 
 /// A running server with its data.
 pub struct Server {
@@ -95,13 +98,26 @@ impl Server {
     }
 }
 
-/// The demo workshop as a first start leaves it: loaded once for all tests of a program, each of which takes a copy.
+/// Closes what is under way in the demo, so that the batch a test begins is the only one.
+async fn close_batches(address: &str) -> Result<()> {
+    let mut stream = connect(address).await?;
+    let (_, batches) = answer(&mut stream, "GET", "/api/batches", "").await?;
+    let batches: Vec<Value> = serde_json::from_slice(&batches)?;
+    for batch in batches {
+        let body = json!({ "revision": batch["revision"], "archived": true }).to_string();
+        ask(&mut stream, "POST", &format!("/api/batches/{}/archive", batch["id"]), &body).await?;
+    }
+    Ok(())
+}
+
+/// The demo workshop with no batch open: loaded once for all tests of a program, each of which takes a copy.
 async fn demo_workshop() -> Result<&'static Path> {
     static LOADED: OnceCell<(TempDir, PathBuf)> = OnceCell::const_new();
     let load = || async {
         let folder = tempfile::tempdir()?;
         let file = folder.path().join("workshop.lorimant");
-        let (mut server, _) = launch(&file, "0").await?;
+        let (mut server, address) = launch(&file, "0").await?;
+        close_batches(&address).await?;
         // Asked to stop, it empties its log into the file.
         let server_id = server.id().context("the server ended at once")?.to_string();
         ensure!(Command::new("kill").arg(server_id).status().await?.success(), "it cannot be stopped");

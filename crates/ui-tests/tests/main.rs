@@ -15,4 +15,5 @@ mod pseudo;
 mod rack;
 mod rings;
 mod sign_in;
+mod today;
 mod tools;

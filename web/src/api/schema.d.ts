@@ -5898,6 +5898,16 @@ export interface components {
              * @description Share of the weight that is a rolled-on skin of another metal.
              */
             skin_share?: number | null;
+            /**
+             * Format: double
+             * @description What slow hardening adds to the saturated flow stress in the end, MPa, ±15 %; 0 where one term holds.
+             */
+            slow_mpa: number;
+            /**
+             * Format: double
+             * @description Strain constant of the slow hardening.
+             */
+            slow_strain: number;
             /** @description Whether it stains skin. */
             stains: boolean;
             /** @description Whether it stays soft however it is worked. */
@@ -6294,23 +6304,7 @@ export interface components {
             rest_min: number;
             /**
              * @description Times at the bench, week by week; no two at once.
-             * @default [
-             *       {
-             *         "day": "tuesday",
-             *         "from": "18:00:00",
-             *         "to": "20:00:00"
-             *       },
-             *       {
-             *         "day": "thursday",
-             *         "from": "18:00:00",
-             *         "to": "20:00:00"
-             *       },
-             *       {
-             *         "day": "saturday",
-             *         "from": "09:00:00",
-             *         "to": "12:00:00"
-             *       }
-             *     ]
+             * @default []
              */
             weekly: components["schemas"]["BenchTime"][];
         };
@@ -7444,7 +7438,7 @@ export interface components {
         };
         /** @description A batch, matched. */
         Matching: {
-            /** @description Whether no other matching of these pieces has a smaller sum of mismatches. */
+            /** @description Whether no other matching of these pieces has more sets that pass, or as many that are more alike. */
             least: boolean;
             /** @description Who is left over. */
             left_over_n: number[];
@@ -10329,7 +10323,7 @@ export interface components {
             from_mm: number;
             /**
              * Format: double
-             * @description The same at its outermost fibre, which is where it cracks.
+             * @description What is spent at its outermost fibre of the strain the metal bears, which is where it cracks; drawing spends little.
              */
             outer_strain: number;
             /**

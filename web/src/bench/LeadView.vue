@@ -376,6 +376,10 @@ h1 {
   align-self: center;
 }
 
+.what::first-letter {
+  text-transform: uppercase;
+}
+
 .what {
   margin: 0 0 4px;
   font-size: 1.25rem;

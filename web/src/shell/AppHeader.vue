@@ -22,12 +22,16 @@ const header = useTemplateRef<HTMLElement>('header')
 const nav = useTemplateRef<HTMLElement>('nav')
 const { width } = useElementSize(header, undefined, { box: 'border-box' })
 const curlAt = ref(0)
+/** Up to so many pixels wide it is a phone. */
+const PHONE = 600
 const settings = useSettings()
 
 /** The wire along the head curls once, under the door one is behind. */
 function placeCurl() {
   const active = nav.value?.querySelector<HTMLElement>('a[aria-current=page]')
   if (!active) curlAt.value = 0
+  // The doors stand at the foot of a phone: there the curl keeps clear of what is typed.
+  else if (width.value <= PHONE) curlAt.value = width.value - 30
   else if (header.value) {
     curlAt.value =
       active.getBoundingClientRect().left - header.value.getBoundingClientRect().left + active.offsetWidth / 2

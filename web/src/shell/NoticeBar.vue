@@ -29,6 +29,19 @@ const beside = { _disableGlobalStack: true }
 </template>
 
 <style scoped>
+/* It stands on the foot of the page, and hides nothing that is used. */
+.v-snackbar {
+  --v-snackbar-margin: 0px;
+}
+
+.v-snackbar :deep(.v-snackbar__wrapper) {
+  min-height: 36px;
+}
+
+.v-snackbar :deep(.v-snackbar__content) {
+  padding-block: 4px;
+}
+
 /* Above the doors at the foot of a phone. */
 @media (max-width: 600px) {
   .v-snackbar {

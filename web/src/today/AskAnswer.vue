@@ -274,6 +274,7 @@ p {
 }
 
 .number .quiet {
+  margin-left: 10px;
   font-size: 1.2rem;
 }
 

@@ -79,7 +79,7 @@ const skip = (step: Step) => (skipped.value = [...skipped.value, step])
             @click="add(set, shown)"
           >
             <ToolPicture :set="set" />
-            <span>{{ shown }}</span>
+            <span class="name">{{ shown }}</span>
             <span v-if="added.includes(set)" class="added"
               ><v-icon :icon="mdiCheck" size="18" /> {{ t('first-steps-added') }}</span
             >
@@ -97,7 +97,9 @@ const skip = (step: Step) => (skipped.value = [...skipped.value, step])
         <p class="quiet">{{ t('first-steps-wire-why') }}</p>
         <p class="acts">
           <v-btn variant="flat" color="primary" to="/wire?add=spool">{{ t('first-steps-add-wire') }}</v-btn>
-          <v-btn variant="text" data-test="skip-wire" @click="skip('wire')">{{ t('first-steps-skip') }}</v-btn>
+          <v-btn variant="text" data-test="skip-wire" @click="skip('wire')">{{
+            t('first-steps-skip')
+          }}</v-btn>
         </p>
       </li>
       <li v-if="shows('piece')" data-test="first-piece">
@@ -139,12 +141,12 @@ h3 {
 
 p {
   margin: 0 0 8px;
-  max-width: 62ch;
+  max-width: 80ch;
 }
 
 .sets {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
   gap: 10px;
   margin-bottom: 4px;
 }
@@ -164,6 +166,14 @@ p {
 .set:hover:not(:disabled),
 .set:focus-visible {
   border-color: rgb(var(--v-theme-primary));
+}
+
+.name::first-letter {
+  text-transform: uppercase;
+}
+
+.name {
+  display: block;
 }
 
 .added {

@@ -2,7 +2,7 @@
 
 use kurbo::{Arc, BezPath, Circle, Line, Point, Rect, Shape as _, Vec2};
 
-use crate::drawing::{Anchor, Drawing, Role, Sketch};
+use crate::drawing::{Drawing, Role, Sketch};
 use crate::making::{Numbers, Operation, Step};
 use crate::tool::plier::Plier;
 use crate::tool::workshop::Workshop;
@@ -57,12 +57,7 @@ fn on_the_jaw(step: &Step, wire: &Wire, workshop: &Workshop) -> Option<Drawing> 
     let band = Line::new((-jaw_mm, -(here + thick) / 2.0), (-jaw_mm, hang));
     sketch.wire(Role::Wire, &band.to_path(FINE_MM), thick);
     let below = hang + 0.35 * here;
-    sketch.dimension(
-        Point::new(-jaw_mm, below),
-        Point::new(0.0, below),
-        on_ruler(jaw_mm, unit),
-        "jaw",
-    );
+    sketch.dimension(Point::new(-jaw_mm, below), Point::new(0.0, below), on_ruler(jaw_mm, unit), "jaw");
     for x in [-jaw_mm, 0.0] {
         let to = if x < 0.0 { hang } else { tip / 2.0 };
         sketch.shape(Role::RodEdge, &Line::new((x, to), (x, below)).to_path(FINE_MM));
@@ -117,12 +112,7 @@ fn on_the_ruler(step: &Step, wire: &Wire, unit: LengthUnit) -> Option<Drawing> {
     for mark in &step.marks {
         let (from, at) = if mark.far { (length, length - mark.mm) } else { (0.0, mark.mm) };
         sketch.shape(Role::Mark, &across(at));
-        sketch.labelled(
-            (Point::new(from, above), Point::new(at, above)),
-            on_ruler(mark.mm, unit),
-            "mark",
-            (Point::new(f64::midpoint(from, at), above - 0.4), Anchor::Middle),
-        );
+        sketch.dimension(Point::new(from, above), Point::new(at, above), on_ruler(mark.mm, unit), "mark");
         above -= (0.09 * length).clamp(2.6, 9.0);
     }
     let place = on_ruler(length, unit);

@@ -40,23 +40,23 @@ pub struct Matching {
     pub sets: Vec<MatchedSet>,
     /// Who is left over.
     pub left_over_n: Vec<u32>,
-    /// Whether no other matching of these pieces has a smaller sum of mismatches.
+    /// Whether no other matching of these pieces has more sets that pass, or as many that are more alike.
     pub least: bool,
 }
 
 /// Most pieces matched at once.
 pub const MOST_PIECES: usize = 20_000;
-/// So many pieces are matched by looking at every way.
-const FEW: usize = 14;
+/// So many pieces are paired exactly; the time grows with the third power.
+const MOST_EXACTLY: usize = 200;
 /// How often every piece is tried in the place of its neighbours.
 const ROUNDS: usize = 40;
 /// How many of the nearest each piece is compared with when swapping.
 const NEAR: usize = 12;
 
-/// Matches pieces into sets of `size`, each dimension allowed `tolerance_mm` of it: the sum over all sets of the worst
-/// mismatch, as a share of what is allowed, is as small as can be. Along one dimension neighbours in order go together,
-/// which is the least there is; over several, few pieces are matched by looking at every way, many by matching neighbours
-/// and swapping until no swap of two sets makes it better.
+/// Matches pieces into sets of `size`, each dimension allowed `tolerance_mm` of it. As many sets as can be pass; among such
+/// matchings the sum over all sets of the worst mismatch, as a share of what is allowed, is least. Up to 200 pieces are
+/// paired exactly, in any number of dimensions. More, or larger sets, are put together by neighbours, along one dimension
+/// with the least sum of differences, and over several with swaps until none of two sets makes it better.
 ///
 /// ```
 /// use lorimant_core::learn::pairs::{MeasuredPiece, matched};
@@ -91,13 +91,13 @@ pub fn matched_while(
         all.share(*a, 0).total_cmp(&all.share(*b, 0)).then(pieces[*a].piece_n.cmp(&pieces[*b].piece_n))
     });
     let (sets, left, least) = match (tolerance_mm.len(), size) {
-        (1, _) => {
-            let (sets, left) = all.in_order(&order, size);
+        (_, 2) if pieces.len() <= MOST_EXACTLY => {
+            let (sets, left) = all.exactly();
             (sets, left, true)
         }
-        (_, 2) if pieces.len() <= FEW => {
-            let (sets, left) = all.every_way();
-            (sets, left, true)
+        (1, _) => {
+            let (sets, left) = all.in_order(&order, size);
+            (sets, left, false)
         }
         _ => {
             let (sets, left) = all.swapped(&order, size, go_on);
@@ -138,6 +138,11 @@ fn check(pieces: &[MeasuredPiece], tolerance_mm: &[f64], size: usize) -> Result<
     faults.into_result()
 }
 
+/// Whether so much of what is allowed may pass.
+fn passes(share: f64) -> bool {
+    share <= 1.0 + 1e-9
+}
+
 struct Matcher<'a> {
     pieces: &'a [MeasuredPiece],
     tolerance_mm: &'a [f64],
@@ -167,6 +172,13 @@ impl Matcher<'_> {
         self.worst(set).1
     }
 
+    /// What a set counts against a matching: how far it differs, and more than any other does where it does not pass.
+    fn counts_against(&self, set: &[usize]) -> f64 {
+        const FAILS: f64 = 1e6;
+        let apart = self.apart(set);
+        if passes(apart) { apart } else { FAILS + apart }
+    }
+
     fn told(&self, set: &[usize]) -> MatchedSet {
         let (worst, mismatch) = self.worst(set);
         MatchedSet {
@@ -174,7 +186,7 @@ impl Matcher<'_> {
             mismatch,
             mismatch_mm: mismatch * self.tolerance_mm[worst],
             worst,
-            passes: mismatch <= 1.0 + 1e-9,
+            passes: passes(mismatch),
         }
     }
 
@@ -213,47 +225,35 @@ impl Matcher<'_> {
         (sets, over)
     }
 
-    /// Of few pieces, every way of pairing them: the least sum of each choice of pieces, one bit a piece.
-    fn every_way(&self) -> Sets {
+    /// The pairs of which most pass, and of those the most alike: a matching of greatest weight and size in the graph of
+    /// all pairs (Edmonds 1965, Galil 1986), to a ten-thousandth of what is allowed.
+    fn exactly(&self) -> Sets {
         let n = self.pieces.len();
-        let full = 1_usize << n;
-        let mut best = vec![(f64::INFINITY, usize::MAX, usize::MAX); full];
-        best[0] = (0.0, usize::MAX, usize::MAX);
-        for chosen in 0..full {
-            let (sum, ..) = best[chosen];
-            let Some(first) = (0..n).find(|i| chosen & (1 << i) == 0).filter(|_| sum.is_finite()) else {
-                continue;
-            };
-            let mut reach = |next: usize, sum: f64, other: usize| {
-                if sum < best[next].0 {
-                    best[next] = (sum, first, other);
-                }
-            };
-            for other in first + 1..n {
-                if chosen & (1 << other) == 0 {
-                    reach(chosen | 1 << first | 1 << other, sum + self.apart(&[first, other]), other);
-                }
-            }
-            // One is left over of an odd count, once: where as many were chosen as there were pairs.
-            if n % 2 == 1 && chosen.count_ones() % 2 == 0 {
-                reach(chosen | 1 << first, sum, usize::MAX);
+        let mut edges = vec![];
+        for i in 0..n {
+            for j in i + 1..n {
+                edges.push((i, j, self.worth(self.apart(&[i, j]))));
             }
         }
-        let (mut chosen, mut sets, mut left) = (full - 1, vec![], vec![]);
-        while chosen > 0 {
-            let (_, first, other) = best[chosen];
-            match other {
-                usize::MAX => {
-                    left.push(first);
-                    chosen &= !(1 << first);
-                }
-                other => {
-                    sets.push(vec![first, other]);
-                    chosen &= !(1 << first | 1 << other);
-                }
-            }
+        if edges.is_empty() {
+            return (vec![], (0..n).collect());
         }
-        (sets, left)
+        let mates = mwmatching::Matching::new(edges).max_cardinality().solve();
+        let mate = |i: usize| mates.get(i).copied().filter(|mate| *mate < n);
+        let sets = (0..n).filter_map(|i| mate(i).filter(|j| i < *j).map(|j| vec![i, j])).collect();
+        (sets, (0..n).filter(|i| mate(*i).is_none()).collect())
+    }
+
+    /// What a pair is worth: one that passes more than all differences together, and the more the more alike it is.
+    fn worth(&self, apart: f64) -> i32 {
+        const PARTS: f64 = 10_000.0;
+        const MOST: f64 = 20.0 * PARTS;
+        const PASSING: f64 = MOST * (MOST_EXACTLY / 2 + 1) as f64;
+        let alike = MOST - (apart * PARTS).round().min(MOST);
+        let worth = if passes(apart) { PASSING + alike } else { alike };
+        #[expect(clippy::cast_possible_truncation, reason = "at most 21 million")]
+        let worth = worth as i32;
+        worth
     }
 
     /// Many pieces over several dimensions: neighbours in order, then swaps of two pieces between sets while one helps.
@@ -301,11 +301,11 @@ impl Matcher<'_> {
         t: usize,
         home: &mut [usize],
     ) -> bool {
-        let before = self.apart(&sets[s]) + self.apart(&sets[t]);
+        let before = self.counts_against(&sets[s]) + self.counts_against(&sets[t]);
         for m in 0..sets[t].len() {
             let (a, b) = (sets[s][k], sets[t][m]);
             (sets[s][k], sets[t][m]) = (b, a);
-            if self.apart(&sets[s]) + self.apart(&sets[t]) < before - 1e-12 {
+            if self.counts_against(&sets[s]) + self.counts_against(&sets[t]) < before - 1e-12 {
                 (home[a], home[b]) = (t, s);
                 return true;
             }

@@ -273,7 +273,9 @@ impl FinishedFinding<'_> {
         let before = step.checked_sub(1).and_then(|i| self.made.steps.get(i));
         let span = self.spans.get(segment).copied().unwrap_or_default();
         let there = before.and_then(|step| step.workpiece.stretch_at(span));
-        there.map_or((sold, self.formed.request.wire.temper.bearing_spent()), |stretch| (stretch.strain, stretch.outer_strain))
+        there.map_or((sold, self.formed.request.wire.temper.bearing_spent()), |stretch| {
+            (stretch.strain, stretch.outer_strain)
+        })
     }
 
     /// The outer strain that its hardest step puts into a segment, over what the metal had left.

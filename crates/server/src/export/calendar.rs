@@ -104,7 +104,7 @@ mod tests {
         let standing = batch.standing(&tasks, &[]);
         let wanted = Wanted { of: JobOf::Batch(1), batch, tasks, standing, due: None, orders: vec![] };
         let begins = date(2026, 3, 2).at(12, 0, 0, 0).to_zoned_datetime(TimeZone::UTC).unwrap();
-        let with = (&Hours::default(), &workshop.gear, &Times::default());
+        let with = (&Hours::evenings(), &workshop.gear, &Times::default());
         let laid = Laid::out(&[wanted], with, &[], &begins, 28);
         let planned = laid.sittings.plan(1, &|at| at.tried_n < 5).unwrap();
         let text = of(&laid.agenda(&planned, &[]), "Workshop");
@@ -127,7 +127,7 @@ mod tests {
             from: Time::constant(18, 0, 0, 0),
             to: Time::constant(20, 0, 0, 0),
         };
-        let hours = Hours { weekly: Day::ALL.iter().map(evening).collect(), ..Hours::default() };
+        let hours = Hours { weekly: Day::ALL.iter().map(evening).collect(), ..Hours::evenings() };
         // The Friday before the last Sunday of March.
         let zone = TimeZone::get("Europe/Vienna").unwrap();
         let begins = date(2026, 3, 27).at(12, 0, 0, 0).to_zoned_datetime(zone).unwrap();

@@ -182,8 +182,8 @@ match-panel-match = Match
 match-panel-apart-in = { $mismatchmm } apart in { $worst }
 match-panel-more-than-you-allow = more than you allow
 match-panel-left-over-number = Left over: number { $leftovern }.
-match-panel-no-other-matching-has-smaller = No other matching has smaller differences.
-match-panel-swapping-any-two-pieces-would = Swapping any two pieces would not make it better.
+match-panel-no-other-matching-has-smaller = No other matching has more sets that pass, or as many that are more alike.
+match-panel-swapping-any-two-pieces-would = A good matching. There are too many pieces to compare every way, so a slightly better one may exist.
 
 ## practice-view
 

@@ -84,20 +84,11 @@ pub struct Hours {
     pub rest_min: f64,
 }
 
+/// No hours yet, with usual limits: when somebody is at the bench only they can say.
 impl Default for Hours {
     fn default() -> Self {
-        let evening =
-            |day| BenchTime { day, from: Time::constant(18, 0, 0, 0), to: Time::constant(20, 0, 0, 0) };
         Self {
-            weekly: vec![
-                evening(Day::Tuesday),
-                evening(Day::Thursday),
-                BenchTime {
-                    day: Day::Saturday,
-                    from: Time::constant(9, 0, 0, 0),
-                    to: Time::constant(12, 0, 0, 0),
-                },
-            ],
+            weekly: vec![],
             quiet_from: Time::constant(21, 0, 0, 0),
             quiet_to: Time::constant(7, 0, 0, 0),
             most_min: 120.0,
@@ -112,6 +103,22 @@ impl Default for Hours {
 const MOST_TIMES: usize = 28;
 
 impl Hours {
+    /// Two evenings and a Saturday morning: Tuesday and Thursday from 18:00 to 20:00, Saturday from 9:00 to 12:00.
+    #[must_use]
+    pub fn evenings() -> Self {
+        let from_to = |day, from, to| BenchTime {
+            day,
+            from: Time::constant(from, 0, 0, 0),
+            to: Time::constant(to, 0, 0, 0),
+        };
+        let weekly = vec![
+            from_to(Day::Tuesday, 18, 20),
+            from_to(Day::Thursday, 18, 20),
+            from_to(Day::Saturday, 9, 12),
+        ];
+        Self { weekly, ..Self::default() }
+    }
+
     /// Checks that times end after they begin and do not run into each other, and that limits are some.
     ///
     /// # Errors
@@ -148,7 +155,7 @@ impl Hours {
     /// // A Monday at noon; Tuesday and Thursday evening and Saturday morning follow.
     /// let zone = TimeZone::UTC;
     /// let monday = date(2026, 3, 2).at(12, 0, 0, 0).to_zoned_datetime(zone).unwrap();
-    /// let sittings = Hours::default().sittings(&monday, 7);
+    /// let sittings = Hours::evenings().sittings(&monday, 7);
     /// assert_eq!(sittings.len(), 3);
     /// assert_eq!(sittings[0].from_min, 30.0 * 60.0);
     /// ```

@@ -7,7 +7,7 @@ use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
 use crate::tool::cutting::CAUTION;
 use crate::tool::method::FlatTo;
 use crate::words::length::{LengthUnit, caliper, on_ruler, ruler_step_mm, shown, thickness};
-use lorimant_text::text;
+use lorimant_text::{fixed, text};
 
 /// A piece is measured off from the spool's flush end and cut.
 #[derive(Debug, Clone)]
@@ -95,12 +95,14 @@ impl Perform for Cut {
         });
         let longer = self
             .surplus_at
-            .filter(|_| self.surplus_mm > 0.05 && self.allowance_mm == 0.0 && !at_the_bend)
+            .filter(|_| {
+                self.surplus_mm > ruler_step_mm(unit) / 2.0 && self.allowance_mm == 0.0 && !at_the_bend
+            })
             .map(|at| {
                 text!(
                     "operations-cut-rounded-ruler-comes-out-longer",
                     at,
-                    surplus_mm = caliper(self.surplus_mm, unit)
+                    surplus_mm = tenths(self.surplus_mm, unit)
                 )
             });
         let short = (self.formed_mm.is_none() && self.length_mm < LEAST_HELD_MM).then(|| {
@@ -138,5 +140,13 @@ impl Perform for Cut {
             takes: Takes::minutes(1.0, 0.2),
             ..Done::default()
         })
+    }
+}
+
+/// How much longer a piece comes out than drawn, as a caliper's tenths show it.
+fn tenths(mm: f64, unit: LengthUnit) -> String {
+    match unit {
+        LengthUnit::Mm => text!("length-mm-2", mm = fixed(mm, 1)),
+        LengthUnit::Inch => caliper(mm, unit),
     }
 }

@@ -29,8 +29,8 @@ pub struct Rack {
 struct OfWire {
     wire: Wire,
     left_mm: f64,
-    /// What a metre cost, of each lot whose price is known.
-    paid: Vec<Decimal>,
+    /// What a metre cost, of each lot whose price is known, and how much of that lot is left, mm.
+    paid: Vec<(Decimal, f64)>,
 }
 
 /// Where a price comes from.
@@ -51,10 +51,10 @@ impl Rack {
             match wires.iter_mut().find(|one| one.wire.stands_for(&lot.wire)) {
                 Some(one) => {
                     one.left_mm += lot.left_mm;
-                    one.paid.extend(lot.per_metre);
+                    one.paid.extend(lot.per_metre.map(|price| (price, lot.left_mm)));
                 }
                 None => {
-                    let paid = lot.per_metre.into_iter().collect();
+                    let paid = lot.per_metre.map(|price| (price, lot.left_mm)).into_iter().collect();
                     wires.push(OfWire { wire: lot.wire, left_mm: lot.left_mm, paid });
                 }
             }
@@ -77,7 +77,8 @@ impl Rack {
         self.of(wire).map_or(0.0, |one| one.left_mm)
     }
 
-    /// Price of a metre of a wire: the mean of what its lots cost, or else that of its metal. None where neither is known.
+    /// Price of a metre of a wire: what a metre of what is left of it cost, each lot by how much is left; where none is
+    /// left, the mean of what its lots cost; else the price of its metal. None where none of these is known.
     ///
     /// ```
     /// use lorimant_core::rack::stock::price::{OnRack, PriceFrom, Rack};
@@ -85,20 +86,28 @@ impl Rack {
     /// use lorimant_core::wire::metal::{Metal, Temper};
     ///
     /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
-    /// let lot = |price: i64| OnRack { wire: wire.clone(), left_mm: 5000.0, per_metre: Some(price.into()) };
-    /// let rack = Rack::new([lot(2), lot(4)], vec![]);
-    /// assert_eq!(rack.per_metre(&wire), Some((3.into(), PriceFrom::Lots(2))));
-    /// assert_eq!(rack.left_mm(&wire), 10_000.0);
+    /// let lot = |price: i64, left_mm| OnRack { wire: wire.clone(), left_mm, per_metre: Some(price.into()) };
+    /// let rack = Rack::new([lot(2, 9000.0), lot(4, 3000.0)], vec![]);
+    /// assert_eq!(rack.per_metre(&wire).unwrap(), ("2.5".parse().unwrap(), PriceFrom::Lots(2)));
+    /// assert_eq!(rack.left_mm(&wire), 12_000.0);
     /// ```
     #[must_use]
     pub fn per_metre(&self, wire: &Wire) -> Option<(Decimal, PriceFrom)> {
         let paid = self.of(wire).map_or(&[][..], |one| &one.paid);
         if !paid.is_empty() {
-            let mean = paid.iter().sum::<Decimal>() / Decimal::from(paid.len());
-            return Some((mean, PriceFrom::Lots(paid.len())));
+            return Some((weighted(paid), PriceFrom::Lots(paid.len())));
         }
         let metal = self.metals.iter().find(|price| price.metal == wire.metal)?;
         let metre = Decimal::from_f64(wire.mass_g(1000.0))?.checked_mul(metal.per_gram)?;
         Some((metre, PriceFrom::Metal))
     }
+}
+
+/// The mean of prices, each by the length it was paid for that is left; the plain mean where nothing is left.
+fn weighted(paid: &[(Decimal, f64)]) -> Decimal {
+    let left = |(_, mm): &(Decimal, f64)| Decimal::from_f64(mm.max(0.0)).unwrap_or_default();
+    let all: Decimal = paid.iter().map(left).sum();
+    let worth = paid.iter().map(|one| one.0.checked_mul(left(one)).unwrap_or_default()).sum::<Decimal>();
+    let plain = || paid.iter().map(|(price, _)| price).sum::<Decimal>() / Decimal::from(paid.len().max(1));
+    worth.checked_div(all).map_or_else(plain, |price| price.round_dp(6).normalize())
 }
