@@ -152,8 +152,11 @@ fn build_tests(shell: &Shell) -> Result<Result<()>> {
     // How Clippy parts its arguments where it is not called by `cargo clippy`.
     shell.set_var("CLIPPY_ARGS", "-Dwarnings__CLIPPY_HACKERY__");
     // Always the whole workspace, so that shared crates are built once with one set of features.
-    let all = ["--bins", "--tests", "--test", "interface", "--benches", "--examples"];
-    let build = || passes(cmd!(shell, "cargo test --workspace {all...} --no-run"));
+    let all = ["--bins", "--tests", "--benches", "--examples"];
+    let build = || {
+        passes(cmd!(shell, "cargo test --workspace {all...} --no-run"))?;
+        passes(cmd!(shell, "cargo test --workspace --test interface --no-run"))
+    };
     let lints = build();
     if lints.is_err() {
         shell.set_var("CLIPPY_ARGS", "");

@@ -50,7 +50,7 @@ fn misses(said: &Listing, row: &[&str]) -> Vec<String> {
 fn listings_are_read_in_any_order_and_language() {
     let lines: Vec<&str> =
         TABLE.lines().filter(|line| !line.trim().is_empty() && !line.starts_with('#')).collect();
-    assert!(lines.len() >= 150, "{}", lines.len());
+    assert!(lines.len() >= 300, "{}", lines.len());
     let (mut wrong, mut silent) = (vec![], vec![]);
     for line in &lines {
         let row: Vec<&str> = line.split('|').map(str::trim).collect();
@@ -70,7 +70,7 @@ fn listings_are_read_in_any_order_and_language() {
     );
     #[expect(clippy::cast_precision_loss, reason = "a few hundred")]
     let share = 1.0 - wrong.len() as f64 / lines.len() as f64;
-    assert!(share > 0.9, "{:.0} % right\n{}", 100.0 * share, wrong.join("\n"));
+    assert!(share >= 0.97, "{:.0} % right\n{}", 100.0 * share, wrong.join("\n"));
     println!(
         "{} listings: {:.1} % right, none silently wrong\n{}",
         lines.len(),

@@ -51,6 +51,7 @@ ask-finding-no-wire-size-given-using = No wire size given: using { $size }, as u
 ask-finding-no-temper-given-using-as = No temper given: using { $temper }, as usual for it.
 ask-finding-pieces-too-many-plan-at = { $count } pieces are too many to plan at once. Enter at most { $MOST_PIECES }.
 ask-finding-one-pair = one pair
+ask-finding-single = Read as { $n } single pieces, not pairs.
 ask-finding-no-count-given-using = No count given: using { $one }.
 ask-finding-slip-over-nothing-leave-that = { $plural } slip over nothing: leave that size out.
 ask-finding-not-hammered = { $plural } are not hammered.
@@ -119,6 +120,7 @@ ask-place-read-as = { $unit } is read as: { $label }.
 ask-place-whole-piece = { $text }: the whole piece
 ask-place-read-as-size-piece-write = { $size } is read as the size of the piece. Write “from { $text }” for wire you have.
 ask-place-wire-you-have = { $text }: wire you have
+ask-place-read-as-how-many = “{ $text }” is read as how many { $noun }.
 ask-place-read-as-grams = { $text } is read as { $value } grams.
 
 ## ask-rings

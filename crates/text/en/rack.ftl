@@ -108,6 +108,12 @@ written-two-one-pair-come-from = { " " }The two of one pair come from different 
 written-pairs-have-their-two-from = { " " }{ $n } pairs have their two from different lots: measure and match those.
 written-from-scrap = { $blanks } from { $stock }: { $made }, { $scrap_mm } is scrap; { $near }.{ $pairs }
 
+## listing-vocabulary
+
+listing-vocabulary-plated = Plated: a layer of about 1 % that tools scrape off.
+listing-vocabulary-coated = Coated or enamelled: it must not be heated, and cannot be polished or darkened.
+listing-vocabulary-galvanised = Galvanised: its zinc gives off poisonous fumes, so it must not be heated.
+
 ## listing
 
 listing-only-first-characters-were-read = Only the first { $LONGEST } characters were read.

@@ -19,11 +19,11 @@ async fn bracelet(maker: &Maker) -> Result<()> {
 fn a_bracelet_is_planned_and_its_wire_changed() -> Result<()> {
     at_the_bench(|maker| async move {
         bracelet(maker).await?;
-        let rings = maker.text("[data-figure=rings]").await?;
         maker.click("[data-slot=metal]").await?;
         maker.press("copper").await?;
         maker.press(Key::Enter + "").await?;
         maker.sees("[data-test=sentence]", "copper").await?;
+        let rings = maker.text("[data-figure=rings]").await?;
         // Thicker wire: what no longer goes says so, and the drawing of what went stays.
         maker.click("[data-slot=size]").await?;
         maker.press("2 mm").await?;

@@ -213,10 +213,10 @@ fn the_ask_line_opens_what_is_answered_elsewhere() -> Result<()> {
         at_the_practice_rings(maker).await?;
         maker.fill("[data-test=ask]", "which wire for 24 pairs hooks 20 ga sterling").await?;
         maker.click("[data-test=use-answer]").await?;
-        maker.sees("[data-test=piece] option:checked", "24 pairs of ear wires").await?;
+        maker.sees("[data-test=piece] option:checked", "Ear wires, sterling silver 0.81 mm").await?;
         maker.fill("[data-test=ask]", "cost of 50 eye pins 24 ga copper").await?;
         maker.click("[data-test=use-answer]").await?;
-        maker.sees("[data-test=piece] option:checked", "50 eye pins").await?;
+        maker.sees("[data-test=piece] option:checked", "Eye pins, copper 0.51 mm").await?;
         maker.fill("[data-test=ask]", "what can i make from 1 m of 20 ga sterling half-hard").await?;
         maker.sees("[data-test=makes]", "figure eights").await?;
         maker.click("[data-test=makes] li:last-child button").await?;

@@ -18,26 +18,36 @@ export function useSavedAddress<R extends object>(
   const here = route.path
   const asked = () => (typeof route.query.saved === 'string' ? Number(route.query.saved) : null)
 
+  /** The address is followed before anything is written to it. */
+  let following = false
+
   async function openAddress() {
-    await around.before?.()
-    const id = asked()
-    // What was changed and not saved yet survives a reload.
-    if (!desk.sheet) await desk.open()
-    if (id !== null && desk.kept?.id !== id) {
-      try {
-        await desk.openKept(await get(id))
-      } catch (thrown) {
-        if (!(thrown instanceof Refused)) throw thrown
-        notice.say(t('address-nothing-saved', { id: String(route.query.saved) }))
-      }
+    following = true
+    try {
+      await around.before?.()
+      const id = asked()
+      // What was changed and not saved yet survives a reload.
+      if (!desk.sheet) await desk.open()
+      if (id !== null && desk.kept?.id !== id) await follow(id)
+    } finally {
+      following = false
     }
     await write()
     around.after?.()
   }
 
+  async function follow(id: number) {
+    try {
+      await desk.openKept(await get(id))
+    } catch (thrown) {
+      if (!(thrown instanceof Refused)) throw thrown
+      notice.say(t('address-nothing-saved', { id }))
+    }
+  }
+
   async function write() {
     const id = desk.kept?.id ?? null
-    if (route.path !== here || id === asked()) return
+    if (following || route.path !== here || id === asked()) return
     await router.replace({ query: { ...route.query, saved: id ?? undefined } })
   }
 

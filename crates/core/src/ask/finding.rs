@@ -327,6 +327,10 @@ impl Parsed {
                 }
             }
         }
+        let singly = kind.0.paired && counted != Counted::Pairs;
+        if singly && self.count.is_some() {
+            reply.assumed.push(text!("ask-finding-single", n = pieces_n));
+        }
         let sizes = [self.inside_mm.as_ref(), self.short_mm.as_ref()].into_iter().flatten();
         for (name, given) in kind.0.sized_by.iter().zip(sizes) {
             parameters.entry((*name).to_owned()).or_insert(given.value);
@@ -343,7 +347,7 @@ impl Parsed {
                 lot: self.lot,
             },
             pieces_n,
-            singly: kind.0.paired && counted != Counted::Pairs,
+            singly,
             mirrored: self.mirrored,
             allowance_mm: 0.0,
             plier: None,

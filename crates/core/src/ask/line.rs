@@ -56,17 +56,32 @@ impl Line {
         let mut line = Self { text: String::new(), typed: letters, origin: vec![], mended: vec![] };
         let known = known_words(workshop);
         let mut at = 0;
+        // The word before, where nothing but blanks stands between: typed twice by a slip, it counts once.
+        let mut before = String::new();
         while at < line.typed.len() {
             let letter = |c: &char| c.is_alphabetic() || *c == '-';
             let length = line.typed[at..].iter().take_while(|c| letter(c)).count();
             // What clings to a number is its unit; what is no word is taken as it is.
             let clings = at > 0 && line.typed[at - 1].is_ascii_digit();
             if length == 0 || clings {
+                if clings || !line.typed[at].is_whitespace() {
+                    before.clear();
+                }
                 line.take(at, length.max(1));
                 at += length.max(1);
                 continue;
             }
             let word: String = line.typed[at..at + length].iter().flat_map(|c| c.to_lowercase()).collect();
+            if word == before {
+                line.mended.push(text!("ask-line-read-as", word = format!("{word} {word}"), meant = word));
+                for i in at..at + length {
+                    line.text.push(' ');
+                    line.origin.push(i);
+                }
+                at += length;
+                continue;
+            }
+            before.clone_from(&word);
             match mended(&word, &known) {
                 Some(meant) => {
                     line.mended.push(text!("ask-line-read-as", word, meant));

@@ -346,6 +346,7 @@ fn settle(
         Place::Count => {
             let noun = if said.pattern.is_some() { "pieces" } else { "rings" };
             reply.understood.push(format!("{text}: {value} {noun}"));
+            reply.assumed.push(text!("ask-place-read-as-how-many", text, noun));
             said.count = Some(ParsedAt { value: (value, Counted::Unsaid), from, to });
         }
         Place::Size => {
@@ -394,6 +395,9 @@ fn settle(
         }
         Place::Supply => {
             reply.understood.push(text!("ask-place-wire-you-have", text));
+            if matches!(written, Written::Length(Typed::Bare(_) | Typed::Fraction(_))) {
+                reply.assumed.push(text!("ask-place-wire-you-have", text));
+            }
             said.supply_mm = Some(ParsedAt { value, from, to });
         }
         Place::SupplyMass => {

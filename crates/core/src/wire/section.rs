@@ -25,8 +25,10 @@ impl Section {
     /// What shops and makers call it besides its own name: English, German, French, Spanish.
     pub(crate) fn called(self) -> &'static [&'static str] {
         match self {
-            Self::Round => &["rnd", "rd", "rund", "rond", "redondo"],
-            Self::Square => &["sq", "sq.", "vierkant", "quadratisch", "carré", "carre", "cuadrado"],
+            Self::Round => &["rnd", "rd", "rund", "rond", "redondo", "redonda"],
+            Self::Square => {
+                &["sq", "sq.", "vierkant", "quadratisch", "carré", "carre", "cuadrado", "cuadrada"]
+            }
             Self::HalfRound => &[
                 "half round",
                 "halfround",

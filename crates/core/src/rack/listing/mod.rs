@@ -4,6 +4,7 @@
 //! The line is cut into what it says ([`read`]); what was said twice or in two ways is weighed against the rest
 //! ([`settle`]): the two sizes against each other, length against weight, a comma against what the metal costs.
 
+mod plain;
 mod read;
 mod settle;
 mod vocabulary;
@@ -98,7 +99,7 @@ pub struct Prices {
 /// ```
 pub fn decode(text: &str, habits: Habits) -> Listing {
     let line: String = text.chars().take(LONGEST).collect::<String>().to_lowercase();
-    let mut listing = settle::settle(read::read(&line), habits);
+    let mut listing = settle::settle(read::read(&plain::written_plainly(&line)), habits);
     if text.chars().count() > LONGEST {
         listing.doubtful.push(text!("listing-only-first-characters-were-read", LONGEST));
     }

@@ -1,20 +1,34 @@
 //! What shops write besides metals, sections and tempers: surfaces, fillers, currencies, packs.
 
+use lorimant_text::Text;
+
 /// Words for surfaces, with what to keep in mind.
-pub(super) const SURFACES: &[(&str, &str, &[&str])] = &[
+pub(super) const SURFACES: &[(&str, Text, &[&str])] = &[
     (
         "plated",
-        "Plated: a layer of about 1 % that tools scrape off.",
+        Text::named("listing-vocabulary-plated"),
         &["plated", "versilbert", "vergoldet", "plaqué", "plaque", "bañado"],
     ),
     (
         "coated",
-        "Coated or enamelled: it must not be heated, and cannot be polished or darkened.",
-        &["coated", "enamelled", "enameled", "lackiert", "verni", "esmaltado", "non tarnish", "anti-tarnish"],
+        Text::named("listing-vocabulary-coated"),
+        &[
+            "coated",
+            "enamelled",
+            "enameled",
+            "lackiert",
+            "verni",
+            "esmaltado",
+            "non tarnish",
+            "non-tarnish",
+            "anti-tarnish",
+            "tarnish resistant",
+            "tarnish-resistant",
+        ],
     ),
     (
         "galvanised",
-        "Galvanised: its zinc gives off poisonous fumes, so it must not be heated.",
+        Text::named("listing-vocabulary-galvanised"),
         &["galvanised", "galvanized", "verzinkt", "galvanisé", "galvanise", "galvanizado"],
     ),
 ];

@@ -98,8 +98,10 @@ impl Temper {
                 "weichgeglüht",
                 "recuit",
                 "recocido",
+                "recocida",
                 "doux",
                 "blando",
+                "blanda",
             ],
             Self::QuarterHard => &["quarter hard", "1/4 hard", "1/4-hard", "¼ hard", "viertelhart", "qh"],
             Self::HalfHard => &[
@@ -114,12 +116,13 @@ impl Temper {
                 "demi dur",
                 "demi-dur",
                 "semiduro",
+                "semidura",
                 "medio duro",
             ],
             Self::ThreeQuarterHard => {
                 &["three quarter hard", "3/4 hard", "3/4-hard", "¾ hard", "dreiviertelhart"]
             }
-            Self::Hard => &["full hard", "full-hard", "fh", "hart", "dur", "duro"],
+            Self::Hard => &["full hard", "full-hard", "fh", "hart", "dur", "duro", "dura"],
             Self::ExtraHard => &["extra hard"],
             Self::Spring => &["spring temper", "spring hard", "spring", "federhart", "dur ressort", "muelle"],
         }

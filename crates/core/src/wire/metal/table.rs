@@ -158,6 +158,7 @@ pub(super) const STERLING_SILVER: Figures = Figures {
         "ster",
         ".925",
         "925",
+        "ss925",
         "stg",
     ],
     ..mechanics([76.0, 130.0, 440.0, 0.55, 10.36, 1.2])
@@ -269,6 +270,8 @@ pub(super) const GOLD_14K: Figures = Figures {
     called: &[
         "gold 14k",
         "14k gold",
+        "14 kt gold",
+        "gold 14 kt",
         "14kt gold",
         "14 karat gold",
         "14 ct gold",
@@ -297,7 +300,7 @@ pub(super) const ALUMINIUM: Figures = Figures {
     gram_costs: (0.004, 2.0),
     care: Text::named("metal-table-marks-easily-tires-breaks-when"),
     colour: "#b5bac0",
-    called: &["aluminum", "aludraht", "aluminio", "alu"],
+    called: &["aluminum", "aluminiumdraht", "aludraht", "aluminio", "alu"],
     ..mechanics([69.0, 35.0, 165.0, 0.60, 2.71, 1.5])
 };
 
