@@ -352,3 +352,13 @@ fn the_wire_at_its_tool_is_drawn_where_the_number_says(
     }
     assert!(drawn_n > 40, "{drawn_n} drawings");
 }
+
+/// A pause as long as a rest begins the time at the bench anew; one that is shorter by a second does not.
+#[rstest]
+#[case(5, 0, 0.0)]
+#[case(4, 59, 20.0)]
+fn a_pause_as_long_as_a_rest_is_one(#[case] minutes: i64, #[case] seconds: i64, #[case] at_it: f64) {
+    let presses: Vec<Timestamp> = (0..=20).map(minute).collect();
+    let now = minute(20) + jiff::SignedDuration::from_secs(60 * minutes + seconds);
+    assert_eq!(at_it_min(&presses, now, 5.0), at_it);
+}

@@ -64,6 +64,7 @@ fn batch_of(piece: &Piece) -> Batch {
         methods: None,
         changes: Changes::default(),
         workshop: None,
+        note: String::new(),
     }
 }
 

@@ -125,7 +125,7 @@ fn adds_up(figure: &Figure) -> Result<usize, String> {
             .map_or(0, |(_, after)| after.chars().take_while(char::is_ascii_digit).count());
         let place = 10f64.powi(-i32::try_from(places).unwrap());
         let terms = left.split_whitespace().filter(|part| part.parse::<f64>().is_ok()).count() as f64;
-        let near = (comes_to - said).abs() <= 0.51 * place * (terms + 1.0) + 0.01 + 0.004 * said.abs();
+        let near = (comes_to - said).abs() <= 0.51 * place * (terms + 1.0) + 0.01 + 0.0015 * said.abs();
         if !near {
             return Err(at);
         }

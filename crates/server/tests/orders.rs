@@ -551,3 +551,43 @@ async fn the_ask_line_finds_what_has_a_name() {
     assert!(question.get("found").is_none() && question["request"].is_object(), "{question}");
     assert!(asked("zanzibar").await.get("found").is_none());
 }
+
+/// Everything of an order that is in bags goes out in one press, and comes back in one.
+#[tokio::test]
+async fn an_order_is_handed_over_whole() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    let lines = json!([{ "entry": entry, "pieces_n": 4 }, { "entry": entry, "pieces_n": 2 }]);
+    let order = ordered(&workshop, &json!({ "customer": "theatre", "lines": lines })).await;
+    let (id, path) = (order["id"].clone(), format!("/api/orders/{}/hand-over-all", order["id"]));
+    let refused = workshop.post(&format!("{path}?revision=1"), &json!({})).await;
+    assert!(refused.text().contains("in bags yet"), "{}", refused.text());
+    workshop.post("/api/bags", &json!({ "entry": entry, "pieces_n": 9, "place": "drawer" })).await.json();
+    let handed = workshop.post(&format!("{path}?revision=1"), &json!({})).await.json();
+    let of_line = |i: usize| handed["entry"]["record"]["lines"][i]["handed_n"].as_u64();
+    assert_eq!((of_line(0), of_line(1)), (Some(4), Some(2)), "{handed}");
+    assert_eq!(workshop.get("/api/bags").await.json()["entries"][0]["record"]["n"], 3);
+    workshop.post(&format!("/api/undo/{}", handed["undo"]), &json!({})).await.json();
+    assert_eq!(workshop.get("/api/bags").await.json()["entries"][0]["record"]["n"], 9);
+    let open = workshop.get("/api/orders").await.json();
+    let back = open.as_array().unwrap().iter().find(|one| one["id"] == id).unwrap();
+    assert!(back["record"]["lines"][0].get("handed_n").is_none_or(|n| n == 0), "{back}");
+}
+
+/// A note on a batch is kept, can be taken back, and goes on with its bag.
+#[tokio::test]
+async fn a_note_on_a_batch_goes_on_with_its_bag() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    let batch = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": 2 })).await.json();
+    let path = format!("/api/batches/{}/note", batch["entry"]["id"]);
+    let noted = workshop.put(&format!("{path}?revision=1"), &json!({ "note": " jaw taped " })).await.json();
+    assert_eq!(noted["entry"]["record"]["note"], "jaw taped");
+    let long = workshop.put(&format!("{path}?revision=2"), &json!({ "note": "x".repeat(401) })).await;
+    assert!(long.text().contains("400"), "{}", long.text());
+    let stale = workshop.put(&format!("{path}?revision=1"), &json!({ "note": "other" })).await;
+    assert_eq!(stale.status, StatusCode::CONFLICT);
+    workshop.post(&format!("/api/undo/{}", noted["undo"]), &json!({})).await.json();
+    let led = workshop.get(&format!("/api/batches/{}", batch["entry"]["id"])).await.json();
+    assert!(led["entry"]["record"].get("note").is_none(), "{}", led["entry"]["record"]);
+}

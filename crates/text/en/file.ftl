@@ -25,6 +25,22 @@ file-store-error-not-undone-was-undone-already = not undone: it was undone alrea
 ## file-history
 
 file-history-more = ; and { $n } more
+file-history-added = added { $what } “{ $name }”
+file-history-closed = closed { $what } “{ $name }”
+file-history-archived = archived { $what } “{ $name }”
+file-history-reopened = reopened { $what } “{ $name }”
+file-history-restored = restored { $what } “{ $name }”
+file-history-changed = changed { $what } “{ $name }”
+file-history-finding = finding
+file-history-measurement = measurement
+file-history-chain = chain
+file-history-weave = weave
+file-history-pliers = pliers
+file-history-rod = rod
+file-history-blade = blade
+file-history-lot = lot
+file-history-batch = batch
+file-history-bag = bag
 file-history-ring-plan = ring plan
 file-history-cutting-list = cutting list:
 file-history-when-buy = when to buy
@@ -51,6 +67,7 @@ file-store-workshops-file-read-only-let = the workshop's file is read-only. Let 
 ## file-orders
 
 file-orders-this-batch-has-been-started = This batch has been started, so its method stays. Close it and start another.
+file-orders-nothing-of-it-in-bags = Nothing of this order is in bags yet.
 file-orders-this-batch-closed-reopen-first = This batch is closed. Reopen it first.
 
 ## file-picks

@@ -140,3 +140,33 @@ fn what_is_no_number_is_said_where_it_stands() -> Result<()> {
         Ok(())
     })
 }
+
+/// What is noted at the bench stays with the batch; what was cut one by one stands as one line in the wire's history.
+#[test]
+fn a_batch_is_noted_on_and_its_cuts_are_one_line() -> Result<()> {
+    at_the_bench(|maker| async move {
+        begin(maker, "2").await?;
+        maker.press("n").await?;
+        maker.fill("[data-test=batch-note] textarea", "jaw taped").await?;
+        maker.click("[data-test=save-note]").await?;
+        maker.sees("[data-test=noted]", "jaw taped").await?;
+        on_to(maker, "from the flush end").await?;
+        let lot = maker.text("[data-test=lot] option:checked").await?;
+        for n in 1..=4 {
+            maker.press(" ").await?;
+            maker
+                .sees(
+                    "[data-test=steps] .finished, [data-test=count]",
+                    &if n < 4 { n.to_string() } else { "0".into() },
+                )
+                .await?;
+        }
+        // What is left stands behind its name.
+        let name = lot.rsplit_once(", ").map_or(lot.clone(), |(name, _)| name.to_owned());
+        maker.open(&format!("/wire?find={}", name.replace(' ', "%20"))).await?;
+        maker.click("[data-test=open-lot]").await?;
+        maker.sees("[data-test=ledger]", "4 × cut").await?;
+        maker.click("[data-test=show-lines]").await?;
+        maker.gone("[data-test=show-lines]").await
+    })
+}

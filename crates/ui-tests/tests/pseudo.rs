@@ -135,6 +135,64 @@ async fn no_plain_english_is_in_an_answer() -> Result<()> {
     Ok(())
 }
 
+/// The texts of a drawing: what stands between its signs.
+fn texts_of(svg: &str) -> impl Iterator<Item = &str> {
+    svg.split('<')
+        .filter_map(|part| part.split_once('>'))
+        .map(|(_, text)| text.trim())
+        .filter(|text| !text.is_empty())
+}
+
+/// What is said in a calendar: its lines put together again where they were broken, each without the name before it.
+fn lines_of(calendar: &str) -> Vec<String> {
+    let whole = calendar.replace("\r\n ", "").replace("\n ", "");
+    let told = ["SUMMARY", "DESCRIPTION", "X-WR-CALNAME"];
+    let mut said = vec![];
+    for (name, text) in whole.lines().filter_map(|line| line.split_once(':')) {
+        if told.iter().any(|one| name.starts_with(one)) {
+            said.push(text.replace("\\n", " ").replace('\\', ""));
+        }
+    }
+    said
+}
+
+/// Cards, cut sheets, drawings and labels are printed from one set of shapes; as SVG their texts can be read.
+#[tokio::test]
+async fn no_plain_english_is_on_paper() -> Result<()> {
+    let server = Server::start().await?;
+    let pseudo = Pseudo::of(&server).await?;
+    let (mut found, mut read_n) = (vec![], 0);
+    let mut read = |of: &str, texts: Vec<String>| {
+        read_n += texts.len();
+        found.extend(
+            texts.into_iter().filter(|said| pseudo.is_english(said)).map(|said| format!("{of}: {said}")),
+        );
+    };
+    let printed = [
+        ("plans", "rings", "cut-sheet.svg"),
+        ("findings", "findings", "card.svg"),
+        ("chains", "chains", "drawing.svg"),
+    ];
+    for (list, room, file) in printed {
+        let all: Value = serde_json::from_str(&pseudo.read(&format!("/api/{list}"))?)?;
+        for entry in all["entries"].as_array().context("no entries")? {
+            let path = format!("{}/api/{room}/export/{file}", pseudo.address);
+            let svg = ureq::post(path).send_json(&entry["record"])?.into_body().read_to_string()?;
+            read(file, texts_of(&svg).map(str::to_owned).collect());
+        }
+    }
+    let bags: Value = serde_json::from_str(&pseudo.read("/api/bags")?)?;
+    for bag in bags["entries"].as_array().context("no bags")? {
+        let svg = pseudo.read(&format!("/api/bags/{}/files/label.svg", bag["id"]))?;
+        read("label.svg", texts_of(&svg).map(str::to_owned).collect());
+    }
+    read("schedule.ics", lines_of(&pseudo.read("/api/schedule/files/schedule.ics")?));
+    server.stop().await;
+    ensure!(read_n > 200, "{read_n} texts were read");
+    ensure!(found.is_empty(), "{} of {read_n}:\n{}", found.len(), found.join("\n"));
+    Ok(())
+}
+
 /// Each view with what is there once it is filled.
 const VIEWS: [(&str, &str); 22] = [
     ("/today", "[data-test=next-sitting]"),

@@ -245,6 +245,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/batches/{id}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Notes something about a batch. */
+        put: operations["note_batch"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/batches/{id}/standing": {
         parameters: {
             query?: never;
@@ -1954,6 +1971,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/orders/{id}/hand-over-all": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Hands over everything of an order that is in bags. */
+        post: operations["hand_over_all"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/orders/{id}/lines/{line}/begin": {
         parameters: {
             query?: never;
@@ -3415,6 +3449,8 @@ export interface components {
             methods?: components["schemas"]["MakingMethods"] | null;
             /** @description What it is called, 1 to 80 characters. */
             name: string;
+            /** @description What the maker notes about it, at most 400 characters; it goes on with the bag. */
+            note?: string;
             /** @description What is made, and how many, as it was planned when the batch was begun. */
             piece: components["schemas"]["Piece"];
             workshop?: components["schemas"]["Workshop"] | null;
@@ -3447,6 +3483,11 @@ export interface components {
             spread: number;
             /** @description How many of 20 more would pass, in words; nothing before there are five. */
             would_pass?: string | null;
+        };
+        /** @description What is noted about a batch. */
+        BatchNote: {
+            /** @description The note; empty for none. */
+            note: string;
         };
         /** @description How far a batch is. */
         BatchNow: {
@@ -5193,6 +5234,8 @@ export interface components {
                 methods?: components["schemas"]["MakingMethods"] | null;
                 /** @description What it is called, 1 to 80 characters. */
                 name: string;
+                /** @description What the maker notes about it, at most 400 characters; it goes on with the bag. */
+                note?: string;
                 /** @description What is made, and how many, as it was planned when the batch was begun. */
                 piece: components["schemas"]["Piece"];
                 workshop?: components["schemas"]["Workshop"] | null;
@@ -12529,6 +12572,68 @@ export interface operations {
             };
         };
     };
+    note_batch: {
+        parameters: {
+            query: {
+                /** @description The revision that was read. */
+                revision: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BatchNote"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Batch"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     batch_standing: {
         parameters: {
             query?: never;
@@ -17918,6 +18023,64 @@ export interface operations {
                 "application/json": components["schemas"]["HandOver"];
             };
         };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Written_Order"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    hand_over_all: {
+        parameters: {
+            query: {
+                /** @description The revision that was read. */
+                revision: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             200: {
                 headers: {

@@ -12,6 +12,7 @@ import { isTyping } from '../shared/typing'
 import RouteMenu from '../making/RouteMenu.vue'
 import CautionNote from './CautionNote.vue'
 import MadeBatch from './MadeBatch.vue'
+import NoteDialog from './NoteDialog.vue'
 import PlacingStep from './PlacingStep.vue'
 import RestPrompt from './RestPrompt.vue'
 import SpoiledDialog from './SpoiledDialog.vue'
@@ -151,6 +152,7 @@ function look(by: 1 | -1) {
   if (led.value?.tasks[to]) looking.value = to
 }
 
+const noting = ref(false)
 const spoiling = ref(false)
 function spoil(reason: string) {
   // Wire that was not cut off yet leaves its lot with the piece.
@@ -179,7 +181,8 @@ const big = useTemplateRef<HTMLButtonElement>('big')
 /** A press by key was counted already: what the browser makes of it is no second one. */
 let keyed = false
 useEventListener('keydown', (event) => {
-  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || spoiling.value) return
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || spoiling.value || noting.value)
+    return
   const on = event.target as HTMLElement
   const elsewhere = on !== big.value && !!on.closest('button, a, select')
   if ((event.key === ' ' || event.key === 'Enter') && !elsewhere) {
@@ -193,6 +196,9 @@ useEventListener('keydown', (event) => {
   } else if (event.key === 'x' && spoilable.value) {
     event.preventDefault()
     spoiling.value = true
+  } else if (event.key === 'n') {
+    event.preventDefault()
+    noting.value = true
   } else if (event.key === '[' || event.key === ']') look(event.key === '[' ? -1 : 1)
 })
 useEventListener('keyup', () => setTimeout(() => (keyed = false)))
@@ -218,6 +224,7 @@ const clicked = () => (keyed ? undefined : onward())
         {{ t('lead-view-saved-here-will-sync-when') }}
       </span>
     </header>
+    <p v-if="led.entry.record.note" class="note quiet" data-test="noted">{{ led.entry.record.note }}</p>
     <RestPrompt class="rest" :now="rest" />
     <template v-if="task && there">
       <PlacingStep v-if="chain && left > 0" :request="chain" :done="done" :colour="led.colour" @on="placed" />
@@ -279,6 +286,7 @@ const clicked = () => (keyed ? undefined : onward())
           <v-btn v-if="scrapped" variant="text" data-test="rescue-scrapped" @click="unscrap">
             {{ t('lead-view-undo-scrap') }}
           </v-btn>
+          <v-btn variant="text" data-test="note" @click="noting = true">{{ t('lead-view-note') }}</v-btn>
           <v-btn
             variant="text"
             :aria-pressed="sound.on.value"
@@ -311,6 +319,11 @@ const clicked = () => (keyed ? undefined : onward())
         </button>
       </li>
     </ol>
+    <NoteDialog
+      v-model="noting"
+      :batch="{ id, revision: led.entry.revision, note: led.entry.record.note ?? '' }"
+      @noted="open"
+    />
     <SpoiledDialog v-model="spoiling" :step="task?.step.named ?? ''" :rescue="rescue" @spoiled="spoil" />
   </div>
   <p v-else-if="gone" class="page stop" role="alert">
@@ -323,7 +336,10 @@ const clicked = () => (keyed ? undefined : onward())
 .lead {
   display: grid;
   grid-template:
-    'head head' auto 'rest rest' auto 'moment say' 1fr 'press press' auto 'steps steps' auto / minmax(0, 5fr)
+    'head head' auto 'note note' auto 'rest rest' auto 'moment say' 1fr 'press press' auto 'steps steps' auto / minmax(
+      0,
+      5fr
+    )
     minmax(0, 6fr);
   gap: 6px 36px;
   min-height: calc(100vh - 100px);
@@ -341,6 +357,12 @@ header {
 h1 {
   font: 500 1.4rem var(--serif);
   margin: 0;
+}
+
+.note {
+  grid-area: note;
+  margin: 0;
+  white-space: pre-line;
 }
 
 .moment {

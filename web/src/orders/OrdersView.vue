@@ -102,6 +102,15 @@ async function handOver(n: number) {
   await refresh()
 }
 
+/** All of an order at once; one line has its own button. */
+const handOverAll = (order: OrderRow) =>
+  attempt(async () => {
+    const params = { path: { id: order.id }, query: { revision: order.revision } }
+    const { undo } = await data(api.POST('/api/orders/{id}/hand-over-all', { params }))
+    notice.did(t('orders-view-handed-over-all', { forwhom: order.for_whom }), undo, refresh)
+  })
+const severalInBags = (order: OrderRow) => order.lines.filter((line) => line.in_bags_n > 0).length > 1
+
 const putAway = ({ id, revision, name }: { id: number; revision: number; name: string }, archived: boolean) =>
   attempt(async () => {
     const body = { revision, archived }
@@ -179,6 +188,13 @@ const share = (order: OrderRow, i: number, n: number) =>
           :class="readyOf(order)!.late ? 'stop' : 'quiet'"
           data-test="order-ready"
           >{{ readyOf(order)!.told }}</span
+        >
+        <v-btn
+          v-if="order.record.customer && severalInBags(order)"
+          variant="outlined"
+          data-test="hand-over-all"
+          @click="handOverAll(order)"
+          >{{ t('orders-view-hand-over-everything') }}</v-btn
         >
         <MoreMenu :of="t('orders-view-order-for', { forwhom: order.for_whom })" :acts="acts(order)" />
       </header>

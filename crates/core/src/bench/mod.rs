@@ -50,7 +50,13 @@ pub struct Batch {
     #[serde(default, skip_serializing_if = "Option::is_none")]
     #[cfg_attr(feature = "schema", schema(value_type = Option<Workshop>))]
     pub workshop: Option<Box<Workshop>>,
+    /// What the maker notes about it, at most 400 characters; it goes on with the bag.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub note: String,
 }
+
+/// Longest note on a batch, characters.
+const LONGEST_NOTE: u32 = 400;
 
 impl Batch {
     /// Of a piece, so many of it.
@@ -62,6 +68,7 @@ impl Batch {
             methods: None,
             changes: Changes::default(),
             workshop: None,
+            note: String::new(),
         }
     }
 
@@ -98,6 +105,7 @@ impl Batch {
             faults.add(Fault::new("name", text!("bench-enter-name-for-batch")));
         }
         faults.keep(check_text("name", "name", &self.name, 80));
+        faults.keep(check_text("note", "note", &self.note, LONGEST_NOTE));
         faults.nest("piece", self.piece.check());
         faults.into_result()
     }

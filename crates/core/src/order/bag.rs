@@ -83,11 +83,11 @@ impl Bag {
         if n == 0 {
             return Err(Fault::new("batch", text!("order-bag-this-batch-has-no-good")));
         }
-        let note = if single > 0 {
-            text!("order-bag-one-single-without-its-pair").to_owned()
-        } else {
-            String::new()
-        };
+        let mut note = batch.note.clone();
+        if single > 0 {
+            let single = text!("order-bag-one-single-without-its-pair");
+            note = if note.is_empty() { single.to_owned() } else { format!("{note} {single}") };
+        }
         Ok(Self {
             name: batch.name.clone(),
             piece: batch.made(standing),
@@ -167,6 +167,7 @@ impl Bag {
             methods: self.methods,
             changes: self.changes.clone(),
             workshop: self.workshop.clone(),
+            note: String::new(),
         }
     }
 

@@ -35,6 +35,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(batch_standing))
         .routes(routes!(tell))
         .routes(routes!(change_making))
+        .routes(routes!(note_batch))
         .routes(routes!(archive_batch))
 }
 
@@ -291,6 +292,31 @@ async fn change_making(
     let written = write(&state, move |t| {
         let undo = batch::next(t)?;
         let entry = orders::remake(t, undo, (id, revision), changes, &workshop)?;
+        Ok(Written { entry, undo })
+    });
+    written.await.map(Json)
+}
+
+/// What is noted about a batch.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct BatchNote {
+    /// The note; empty for none.
+    note: String,
+}
+
+/// Notes something about a batch.
+#[utoipa::path(put, path = "/api/batches/{id}/note", params(("id" = i64, Path), Revised), request_body = BatchNote,
+    responses((status = 200, body = Written<Batch>), (status = 409, body = Problem), (status = 422, body = Problem)))]
+async fn note_batch(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Query(Revised { revision }): Query<Revised>,
+    Body(BatchNote { note }): Body<BatchNote>,
+) -> Result<Json<Written<Batch>>, Problem> {
+    let written = write(&state, move |t| {
+        let undo = batch::next(t)?;
+        let entry = orders::note(t, undo, (id, revision), note.trim().to_owned())?;
         Ok(Written { entry, undo })
     });
     written.await.map(Json)

@@ -37,6 +37,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
         .routes(routes!(archive_order))
         .routes(routes!(begin_line))
         .routes(routes!(hand_over))
+        .routes(routes!(hand_over_all))
 }
 
 /// An order as a list shows it.
@@ -317,6 +318,23 @@ async fn hand_over(
     let written = write(&state, move |t| {
         let undo = batch::next(t)?;
         let entry = orders::hand_over(t, undo, (id, revision), (line, n), &workshop)?;
+        Ok(Written { entry, undo })
+    });
+    written.await.map(Json)
+}
+
+/// Hands over everything of an order that is in bags.
+#[utoipa::path(post, path = "/api/orders/{id}/hand-over-all", params(("id" = i64, Path), Revised),
+    responses((status = 200, body = Written<Order>), (status = 409, body = Problem), (status = 422, body = Problem)))]
+async fn hand_over_all(
+    Shared(state): Shared<State>,
+    Path(id): Path<i64>,
+    Query(Revised { revision }): Query<Revised>,
+) -> Result<Json<Written<Order>>, Problem> {
+    let workshop = state.store.workshop();
+    let written = write(&state, move |t| {
+        let undo = batch::next(t)?;
+        let entry = orders::hand_over_all(t, undo, (id, revision), &workshop)?;
         Ok(Written { entry, undo })
     });
     written.await.map(Json)

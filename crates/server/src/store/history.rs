@@ -81,15 +81,15 @@ fn changed(connection: &Connection, first: i64, deeds: &mut BTreeMap<i64, Vec<De
         let name = name.unwrap_or_default();
         let (new, was_away, is_away): (bool, Option<bool>, bool) = (row.get(4)?, row.get(5)?, row.get(6)?);
         let work = matches!(shelf.as_str(), "batch" | "order");
-        let did = match (new, was_away.unwrap_or(false), is_away) {
-            (true, ..) => "added",
-            (_, false, true) if work => "closed",
-            (_, false, true) => "archived",
-            (_, true, false) if work => "reopened",
-            (_, true, false) => "restored",
-            _ => "changed",
+        let what = noun(&shelf);
+        let text = match (new, was_away.unwrap_or(false), is_away) {
+            (true, ..) => text!("file-history-added", what, name),
+            (_, false, true) if work => text!("file-history-closed", what, name),
+            (_, false, true) => text!("file-history-archived", what, name),
+            (_, true, false) if work => text!("file-history-reopened", what, name),
+            (_, true, false) => text!("file-history-restored", what, name),
+            _ => text!("file-history-changed", what, name),
         };
-        let text = format!("{did} {} “{name}”", noun(&shelf));
         deeds.entry(row.get(0)?).or_default().push(Deed { made_at: row.get(1)?, text });
     }
     Ok(())
@@ -97,13 +97,18 @@ fn changed(connection: &Connection, first: i64, deeds: &mut BTreeMap<i64, Vec<De
 
 pub(super) fn noun(shelf: &str) -> &str {
     match shelf {
-        "pattern" => "finding",
-        "check" => "measurement",
+        "pattern" => text!("file-history-finding"),
+        "check" => text!("file-history-measurement"),
         "plan" => text!("file-history-ring-plan"),
         "pick" => text!("file-history-cutting-list"),
-        "chain" => "chain",
-        "weave" => "weave",
-        "plier" => "pliers",
+        "chain" => text!("file-history-chain"),
+        "weave" => text!("file-history-weave"),
+        "plier" => text!("file-history-pliers"),
+        "rod" => text!("file-history-rod"),
+        "blade" => text!("file-history-blade"),
+        "lot" => text!("file-history-lot"),
+        "batch" => text!("file-history-batch"),
+        "bag" => text!("file-history-bag"),
         "keeping" => text!("file-history-when-buy"),
         "order" => text!("file-history-order"),
         "hold" => text!("file-history-in-schedule"),

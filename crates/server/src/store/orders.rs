@@ -195,6 +195,40 @@ pub(crate) fn hand_over(
     Shelf::Orders.edit(t, undo, id, revision, &Edit::Replace(after))
 }
 
+/// Hands over everything of an order that is in bags, line by line.
+pub(crate) fn hand_over_all(
+    t: &Transaction,
+    undo: i64,
+    (id, revision): (i64, i64),
+    workshop: &Workshop,
+) -> Result<Entry<Order>> {
+    let open = open(t, workshop)?;
+    let lines = open.orders.into_iter().find(|(entry, _)| entry.id == id).map(|(_, lines)| lines);
+    let in_bags = lines.into_iter().flatten().map(|line| line.in_bags_n).enumerate().filter(|(_, n)| *n > 0);
+    let mut handed: Option<Entry<Order>> = None;
+    for line in in_bags {
+        let from = handed.as_ref().map_or(revision, |entry| entry.revision);
+        handed = Some(hand_over(t, undo, (id, from), line, workshop)?);
+    }
+    handed.ok_or_else(|| {
+        let said = text!("file-orders-nothing-of-it-in-bags");
+        StoreError::Refused(Fault::new("id", said).into())
+    })
+}
+
+/// Notes something about a batch.
+pub(crate) fn note(
+    t: &Transaction,
+    undo: i64,
+    (id, revision): (i64, i64),
+    note: String,
+) -> Result<Entry<Batch>> {
+    let entry: Entry<Batch> = Shelf::Batches.get(t, id)?;
+    let batch = Batch { note, ..entry.record };
+    batch.check().map_err(StoreError::Refused)?;
+    Shelf::Batches.edit(t, undo, id, revision, &Edit::Replace(batch))
+}
+
 /// Fills a bag with what came of a batch, and puts the batch away.
 pub(crate) fn fill_bag(
     t: &Transaction,

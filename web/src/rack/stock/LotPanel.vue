@@ -9,6 +9,7 @@ import { useNotice } from '../../shared/notice'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
 import { useWords } from '../../shared/words'
+import { piecesOfWork } from './ledger'
 import PaperChoice from '../../shared/PaperChoice.vue'
 import PaperDialog from '../../shared/PaperDialog.vue'
 import PaperField from '../../shared/PaperField.vue'
@@ -32,6 +33,16 @@ const { data: lines } = useQuery({
   queryKey: ['ledger', opened],
   queryFn: () => data(api.GET('/api/lots/{id}/ledger', { params: path.value })),
   enabled: open,
+})
+
+/** Whether each line stands by itself, or those of one piece of work together. */
+const apart = ref(false)
+watch(opened, () => (apart.value = false))
+const rows = computed(() => {
+  const all = lines.value ?? []
+  return apart.value
+    ? all.map((line) => ({ line, lines: [line], length_mm: line.length_mm }))
+    : piecesOfWork(all)
 })
 
 type Doing = 'book' | 'weigh' | 'aside'
@@ -314,19 +325,37 @@ function edit() {
             </tr>
           </thead>
           <tbody>
-            <tr v-for="line in lines ?? []" :key="line.id" :class="{ struck: line.reversed }">
+            <tr
+              v-for="{ line, lines: all, length_mm } in rows"
+              :key="line.id"
+              :class="{ struck: line.reversed }"
+            >
               <td class="quiet when">{{ when(line.made_at) }}</td>
               <td>
-                {{ line.reverses ? `reversed: ${shownKind(line.kind)}` : shownKind(line.kind) }}
+                <template v-if="all.length > 1">{{
+                  t('lot-panel-times', { n: all.length, kind: shownKind(line.kind) })
+                }}</template>
+                <template v-else>{{
+                  line.reverses
+                    ? t('lot-panel-reversed-kind', { kind: shownKind(line.kind) })
+                    : shownKind(line.kind)
+                }}</template>{{ ' ' }}
                 <span class="quiet">{{ line.note }}</span>
               </td>
-              <td class="right num">
-                {{ line.length_mm > 0 ? '+' : '−' }}{{ metres(Math.abs(line.length_mm)) }}
-              </td>
+              <td class="right num">{{ length_mm > 0 ? '+' : '−' }}{{ metres(Math.abs(length_mm)) }}</td>
               <td class="right quiet">{{ metres(line.left_mm) }}</td>
               <td class="right">
                 <v-btn
-                  v-if="!line.reversed"
+                  v-if="all.length > 1"
+                  size="small"
+                  variant="text"
+                  data-test="show-lines"
+                  @click="apart = true"
+                >
+                  {{ t('lot-panel-show-all') }}
+                </v-btn>
+                <v-btn
+                  v-else-if="!line.reversed"
                   size="small"
                   :aria-label="`Reverse: ${shownKind(line.kind)} ${line.note}`"
                   data-test="reverse"

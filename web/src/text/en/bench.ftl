@@ -48,8 +48,9 @@ lead-view-waits-for-step-before = waits for the step before
 lead-view-back-one = Back one
 lead-view-scrap-one = Scrap one
 lead-view-undo-scrap = Undo scrap
+lead-view-note = Note
 lead-view-sound-on = Sound is on
-lead-view-space-counts-one-backspace-goes = Space counts one, Backspace goes back, x scraps one, [ ] look at other steps
+lead-view-space-counts-one-backspace-goes = Space counts one, Backspace goes back, x scraps one, n notes, [ ] look at other steps
 lead-view-back-bench = Back to Bench
 lead-view-loading-step = Loading the step…
 
@@ -64,6 +65,12 @@ made-batch-which-drawer = which drawer
 made-batch-where-bag = Where the bag is
 made-batch-bag-label = Bag and label
 made-batch-close-without-bagging = Close without bagging
+
+## note-dialog
+
+note-dialog-note = Note on this batch
+note-dialog-save = Save note
+note-dialog-goes-on = The note goes on with the bag.
 
 ## placing-step
 
