@@ -33,6 +33,37 @@ fn a_run_is_seen_and_chance_is_not() {
     assert!(chart.signs.iter().any(|sign| sign.pieces_n == [7]), "{chart:?}");
 }
 
+/// Six in a row each larger are no chance, five are; and it is said from the sixth on.
+#[rstest]
+#[case(5, false)]
+#[case(6, true)]
+fn a_drift_is_seen_from_the_sixth_piece_on(#[case] rising: u32, #[case] seen: bool) {
+    // Down first, then up so many times, then level by turns.
+    let mut values = vec![5.1, 5.0];
+    values.extend((1..rising).map(|n| 5.0 + 0.02 * f64::from(n)));
+    values.extend([5.02, 5.05, 5.01]);
+    let pieces: Vec<(u32, f64)> = (1..).zip(values).collect();
+    let chart = charted("ring", &pieces, (4.8, 5.4), LengthUnit::Mm);
+    assert_eq!(chart.signs.iter().any(|sign| sign.told.contains("each larger")), seen, "{chart:?}");
+}
+
+/// Pieces rolled on two jaws by turns are seen to be; a batch of one jaw is not.
+#[rstest]
+fn two_jaws_by_turns_are_seen() {
+    let mut chance = Chance::of(5);
+    let batch = |chance: &mut Chance, off: f64| -> Vec<(u32, f64)> {
+        let by_turns = |n: u32| if n % 2 == 0 { off } else { 0.0 };
+        (1..=12_u32).map(|n| (n, 3.0 + by_turns(n) + chance.normal(0.02))).collect()
+    };
+    let said = |pieces: &[(u32, f64)]| {
+        let chart = charted("loop", pieces, (2.8, 3.2), LengthUnit::Mm);
+        chart.signs.iter().any(|sign| sign.told.contains("Every other piece"))
+    };
+    let of_two = (0..100).filter(|_| said(&batch(&mut chance, 0.08))).count();
+    let of_one = (0..300).filter(|_| said(&batch(&mut chance, 0.0))).count();
+    assert!(of_two >= 90 && of_one <= 3, "{of_two} of 100 seen, {of_one} of 300 imagined");
+}
+
 /// Of so many that lie as the sample does, so many pass.
 #[rstest]
 #[case(0.05, "nearly all")]

@@ -328,3 +328,29 @@ fn each_way_of_holding_the_tail_is_drawn_by_itself() {
         drawn.push(shapes);
     }
 }
+
+/// What each way of cutting takes of a ring of 1.2 mm wire, mm, as the trade reckons it: a 3/0 blade's 0.24 out of the ring; two
+/// flush cuts 0.6 thicknesses between rings; a burr or two filed ends of a tenth each; and the plan books just that.
+#[rstest]
+#[case(Method::Saw, false, 0.24, 0.0)]
+#[case(Method::DoubleFlush, false, 0.0, 0.72)]
+#[case(Method::SingleSnip, false, 0.0, 0.0)]
+#[case(Method::SingleSnip, true, 0.24, 0.0)]
+fn cutting_takes_what_the_trade_reckons(
+    #[case] method: Method,
+    #[case] filed: bool,
+    #[case] from_ring: f64,
+    #[case] between: f64,
+) {
+    let blade = (method == Method::Saw).then_some(lorimant_core::tool::cutting::Blade::B3o);
+    let cutting = Cutting { method, filed, blade, ..Cutting::default() };
+    let taken = cutting.taken(1.2);
+    assert!(
+        (taken.from_ring_mm - from_ring).abs() < 1e-12 && (taken.between_mm - between).abs() < 1e-12,
+        "{taken:?}"
+    );
+    let wire = Wire::round(Metal::Copper, 1.2, Temper::Soft);
+    let request = RingRequest { cutting, ..RingRequest::new(wire, Mandrel::round(6.0), 50) };
+    let plan = request.plan().unwrap();
+    assert!((plan.cutting_wire_mm - 50.0 * (from_ring + between)).abs() < 1e-9, "{}", plan.cutting_wire_mm);
+}

@@ -40,6 +40,7 @@ chart-hardly-any-would-pass = hardly any would pass
 chart-20-would-pass = { $of_20 } of 20 would pass
 chart-number-stands-out-where-others = Number { $n } stands out: { $mm } where the others are about { $middle }. Measure it again. If it is right, something happened there.
 chart-in-row-than-average-something = { $run } in a row are { $side } than average: something changed and stayed. A new rod, another spool, a mark rubbed off?
+chart-every-other = Every other piece differs by { $apart }: two jaws, two hands or two ends used by turns? Keep to one, or sort them.
 chart-in-row-each-than-one = { $run } in a row are each { $way } than the one before: something is drifting. The { $what } slips along the jaw, the wire gets harder along the spool, or the tool wears.
 
 ## learn-check

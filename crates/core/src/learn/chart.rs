@@ -51,6 +51,10 @@ pub struct Sign {
 const ONE_SIDE: usize = 9;
 /// So many each larger (or smaller) than the one before are no chance.
 const RISING: usize = 6;
+/// Fewer than this do not show whether every other one differs.
+const LEAST_BY_TURNS: usize = 8;
+/// Means further apart than so many of their standard errors are no chance, also of eight pieces (about 1 in 300).
+const BY_TURNS_T: f64 = 4.5;
 /// Fewer than this say little about how many more would pass.
 const LEAST_FOR_MORE: usize = 5;
 
@@ -144,7 +148,25 @@ fn signs(what: &str, pieces: &[(u32, f64)], mean: f64, spread: f64, unit: Length
             signs.push(Sign { told, pieces_n: numbers(run) });
         }
     }
+    if let Some(apart) = every_other(pieces) {
+        let told = text!("chart-every-other", apart = caliper(apart, unit));
+        signs.push(Sign { told, pieces_n: numbers(pieces) });
+    }
     signs
+}
+
+/// How far every other piece lies from those between, mm, where that is no chance: two jaws, two hands or two ends taken by
+/// turns. The means of both halves against their spread (Welch's t).
+fn every_other(pieces: &[(u32, f64)]) -> Option<f64> {
+    if pieces.len() < LEAST_BY_TURNS {
+        return None;
+    }
+    let half = |from: usize| pieces.iter().skip(from).step_by(2).map(|(_, mm)| *mm).collect::<Vec<f64>>();
+    let (odd, even) = (half(0), half(1));
+    let share = |half: &[f64]| deviation(half).powi(2) / f64::from(u32::try_from(half.len()).unwrap_or(1));
+    let apart = (measured::mean(&odd) - measured::mean(&even)).abs();
+    let error = (share(&odd) + share(&even)).sqrt().max(1e-6);
+    (apart / error > BY_TURNS_T).then_some(apart)
 }
 
 /// The longest stretch in which each goes with the one before.
