@@ -3,11 +3,11 @@ import { t } from '../text'
 import HelpLink from '../shared/HelpLink.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { useRouter } from 'vue-router'
 import { api, data, type BatchRow } from '../api/client'
 import PieceSketch from '../drawing/PieceSketch.vue'
 import PiecePicker from '../rack/PiecePicker.vue'
 import type { ChosenPiece } from '../shared/asked'
+import { useMakeNext } from '../shared/makeNext'
 import MoreMenu from '../shared/MoreMenu.vue'
 import { useNotice } from '../shared/notice'
 import { vOneStop } from '../shared/oneStop'
@@ -16,7 +16,7 @@ import { minutesOf, spanOf, useServerClock } from './clock'
 import { usePresses, withPresses } from './presses'
 
 /** What is on its way, and where one more batch is begun. */
-const router = useRouter()
+const { startBatch } = useMakeNext()
 const notice = useNotice()
 const queries = useQueryClient()
 const refresh = () => queries.invalidateQueries({ queryKey: ['batches'] })
@@ -65,11 +65,7 @@ async function begin() {
   if (fault.value) return
   busy.value = true
   try {
-    const body = { entry: piece.value.entry, pieces_n: pieces.value! }
-    const { entry, undo } = await data(api.POST('/api/batches', { body }))
-    notice.did(t('bench-view-started', { name: entry.name }), undo, refresh)
-    await refresh()
-    await router.push(`/bench/${entry.id}`)
+    await startBatch(piece.value.entry, pieces.value!)
   } catch (thrown) {
     fault.value = thrown instanceof Error ? thrown.message : String(thrown)
   } finally {

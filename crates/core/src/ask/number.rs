@@ -11,6 +11,7 @@ use crate::pattern::PatternRequest;
 use crate::pattern::finished::FinishedFinding;
 use crate::ring::RingRequest;
 use crate::ring::plan::RingPlan;
+use crate::wire::Wire;
 use crate::words::capital;
 use crate::words::length::{LengthUnit, caliper, on_ruler, pull, pulled_mm, shown, thickness};
 use lorimant_text::text;
@@ -97,35 +98,24 @@ pub(super) fn number_of_chain(plan: &ChainPlan) -> Option<KeyNumber> {
     KeyNumber::new(text!("count-ring", n = plan.rings_to_make_n), text!("number-to-make"))
 }
 
+/// A name with the wire it is of: `Ear wires, sterling silver 0.81 mm`.
+fn of_wire(name: &str, wire: &Wire, unit: LengthUnit) -> String {
+    text!("number-name", name, metal = wire.metal_shown(), size = thickness(wire.size_mm, unit))
+}
+
 /// What a finding may be saved as: `Ear wires, sterling silver 0.81 mm`.
 pub(super) fn name_of_finding(request: &PatternRequest, unit: LengthUnit) -> String {
-    let name = capital(request.kind.0.plural.as_str());
-    text!(
-        "number-name",
-        name,
-        metal = request.wire.metal_shown(),
-        size = thickness(request.wire.size_mm, unit)
-    )
+    of_wire(&capital(request.kind.0.plural.as_str()), &request.wire, unit)
 }
 
 /// What rings may be saved as: `Rings 5 mm inside, copper 1.02 mm`.
 pub(super) fn name_of_rings(request: &RingRequest, plan: &RingPlan, unit: LengthUnit) -> String {
     let name = text!("number-rings", inside = caliper(plan.ring_inside_diameter_mm, unit));
-    text!(
-        "number-name",
-        name,
-        metal = request.wire.metal_shown(),
-        size = thickness(request.wire.size_mm, unit)
-    )
+    of_wire(&name, &request.wire, unit)
 }
 
 /// What a chain may be saved as: `Byzantine 42 cm, red brass 1.2 mm`.
 pub(super) fn name_of_chain(request: &ChainRequest, weave: &str, unit: LengthUnit) -> String {
     let name = text!("number-chain", weave = capital(weave), length = length_told(request.length_mm, unit));
-    text!(
-        "number-name",
-        name,
-        metal = request.ring.wire.metal_shown(),
-        size = thickness(request.ring.wire.size_mm, unit)
-    )
+    of_wire(&name, &request.ring.wire, unit)
 }

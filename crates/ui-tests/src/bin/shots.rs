@@ -66,7 +66,7 @@ fn main() -> Result<()> {
         maker.choose("[data-test=piece]", "Lake Queen, long ear wires").await?;
         maker.fill("[data-test=how-many]", "6").await?;
         maker.press(Key::Enter + "").await?;
-        at_the_first_bend(maker).await?;
+        at_the_loop(maker).await?;
         picture(maker, "bench").await?;
         maker.browser.resize(390, 844).await?;
         maker.open("/rings").await?;
@@ -103,12 +103,12 @@ async fn from_order_to_bag(maker: &Maker) -> Result<()> {
     Ok(())
 }
 
-/// Presses on to the first bend of a batch and makes a few of them.
-async fn at_the_first_bend(maker: &Maker) -> Result<()> {
+/// Presses on to the loop of a batch and makes a few of them.
+async fn at_the_loop(maker: &Maker) -> Result<()> {
     maker.find("[data-test=press]").await?;
     maker
-        .until("the first bend", || async {
-            if maker.text("[data-test=instruction]").await?.contains(": bend ") {
+        .until("the loop", || async {
+            if maker.text("[data-test=instruction]").await?.contains("roll the loop") {
                 return Ok(true);
             }
             maker.press(" ").await?;

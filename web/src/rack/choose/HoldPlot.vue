@@ -8,6 +8,8 @@ import PlotPlace from '../../drawing/PlotPlace.vue'
 /** What each wire holds against what it asks of the hands; a stroke leads to what the barrel adds. */
 const props = defineProps<{ candidates: WireCandidate[]; set: string[]; bears: number }>()
 const look = usePlotLook()
+/** A pull as the weight that pulls so, g: standard gravity. */
+const grams = (newtons?: number | null) => ((newtons ?? 0) / 9.80665) * 1000
 
 const described = computed(() =>
   t('hold-plot-hold-against-effort', {
@@ -30,25 +32,25 @@ const option = computed(() => {
   const axis = { ...look.value.axis, axisLabel: { ...text, hideOverlap: true }, min: 0 }
   return {
     animation: false,
-    grid: { left: 50, right: 20, top: 14, bottom: 42 },
+    grid: { left: 60, right: 20, top: 14, bottom: 42 },
     tooltip: {
       ...tooltip,
       formatter: (at: { name: string; value: number[] }) =>
         t('hold-plot-holds-n-effort', {
           name: at.name,
-          at: at.value[1]!.toFixed(1),
+          at: at.value[1]!.toPrecision(2),
           at2: at.value[0]!.toFixed(1),
         }),
     },
     xAxis: { ...axis, name: t('hold-plot-effort-bend'), nameGap: 26 },
-    yAxis: { ...axis, name: t('hold-plot-opens-at-n-1-n'), nameGap: 32 },
+    yAxis: { ...axis, name: t('hold-plot-opens-at-grams'), nameGap: 42 },
     series: [
       ...props.candidates.map((one) => ({
         type: 'line',
         silent: true,
         data: [
-          [one.effort, one.holds_n ?? 0],
-          [one.effort, one.holds_hardened_n ?? 0],
+          [one.effort, grams(one.holds_n)],
+          [one.effort, grams(one.holds_hardened_n)],
         ],
         showSymbol: false,
         lineStyle: { width: props.set.includes(one.shown) ? 3 : 1.4, color: quiet },
@@ -59,7 +61,7 @@ const option = computed(() => {
           props.set.includes(props.candidates[at.dataIndex]?.shown ?? '') ? 27 : 22,
         data: props.candidates.map((one, i) => ({
           name: `${i + 1}, ${one.shown}`,
-          value: [one.effort, one.holds_n ?? 0],
+          value: [one.effort, grams(one.holds_n)],
           itemStyle: {
             color: colours.background,
             borderColor: props.set.includes(one.shown) ? colours.primary : one.colour,
@@ -79,7 +81,7 @@ const option = computed(() => {
                   ...text,
                   color: colours.primary,
                 },
-                data: [{ yAxis: props.bears }],
+                data: [{ yAxis: grams(props.bears) }],
               }
             : undefined,
       },

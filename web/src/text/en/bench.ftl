@@ -2,7 +2,6 @@
 
 bench-view-closed = Closed: { $name }.
 bench-view-not-number-pieces-enter-1 = “{ $count }” is not a number of pieces. Enter 1 to 100,000.
-bench-view-started = Started: { $name }.
 bench-view-close-batch = Close batch
 bench-view-all-made = all made: { $wholen }
 bench-view-ready-in = { $next }: ready in { $ready }

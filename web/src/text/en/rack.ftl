@@ -72,9 +72,9 @@ choose-view-wires-compared = { $weighedn } wires compared.
 hold-plot-asked = asked
 hold-plot-effort = { $i }, { $one }: { $holdsshown }, effort { $effort }
 hold-plot-hold-against-effort = Hold against effort. { $effort }.
-hold-plot-holds-n-effort = { $name }: holds { $at } N, effort { $at2 }
+hold-plot-holds-n-effort = { $name }: holds { $at } g, effort { $at2 }
 hold-plot-effort-bend = effort of a bend
-hold-plot-opens-at-n-1-n = opens at, N (1 N is a pull of 102 g)
+hold-plot-opens-at-grams = opens at, g
 
 ## cost-view
 
