@@ -38,7 +38,7 @@ const option = computed(() => {
       formatter: (at: { name: string; value: number[] }) =>
         t('hold-plot-holds-n-effort', {
           name: at.name,
-          at: at.value[1]!.toPrecision(2),
+          at: String(Math.round(at.value[1]! / 10) * 10),
           at2: at.value[0]!.toFixed(1),
         }),
     },
