@@ -137,6 +137,7 @@ ask-rings-ring-inside = a ring { $gives } inside
 ask-rings-ring-short-way = a ring { $short } the short way
 ask-rings-ring-outside = a ring { $outside } outside
 ask-rings-ratio = a ratio of { $aspect_ratio }
+ask-rings-on-your = Wound on your { $shown }.
 ask-rings-ideal-rod-yours-closest = The ideal rod is { $ideal }. Of yours, the { $shown } is closest: { $off }.
 ask-rings-drill-bit = drill bit
 ask-rings-no-rods-listed-under-tools = No rods listed under Tools: using the { $shown }, the nearest size sold.

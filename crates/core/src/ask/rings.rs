@@ -260,14 +260,18 @@ impl Parsed {
         let best = reply.candidates.first();
         match best {
             Some(best) => {
+                let unit = workshop.habits.unit;
                 let sign = if best.off_mm < 0.0 { "−" } else { "+" };
-                let off = format!("{sign}{}", caliper(best.off_mm.abs(), workshop.habits.unit));
-                reply.assumed.push(text!(
-                    "ask-rings-ideal-rod-yours-closest",
-                    ideal = ideal.size_shown(workshop.habits.unit),
-                    shown = best.shown,
-                    off
-                ));
+                let off = format!("{sign}{}", caliper(best.off_mm.abs(), unit));
+                let round = ideal.shape == Shape::Round;
+                let size = if round { caliper(ideal.diameter_mm, unit) } else { ideal.size_shown(unit) };
+                // What no caliper shows is no difference.
+                let fits = best.off_mm.abs() < caliper_step_mm(best.off_mm, unit) / 2.0 + SAME_RING_MM;
+                reply.assumed.push(if fits {
+                    text!("ask-rings-on-your", shown = best.shown)
+                } else {
+                    text!("ask-rings-ideal-rod-yours-closest", ideal = size, shown = best.shown, off)
+                });
                 Some(best.mandrel.clone())
             }
             None if ideal.shape == Shape::Round => {
