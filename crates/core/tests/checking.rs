@@ -52,7 +52,7 @@ fn a_drift_is_seen_from_the_sixth_piece_on(#[case] rising: u32, #[case] seen: bo
 fn two_jaws_by_turns_are_seen() {
     let mut chance = Chance::of(5);
     let batch = |chance: &mut Chance, off: f64| -> Vec<(u32, f64)> {
-        let by_turns = |n: u32| if n % 2 == 0 { off } else { 0.0 };
+        let by_turns = |n: u32| if n.is_multiple_of(2) { off } else { 0.0 };
         (1..=12_u32).map(|n| (n, 3.0 + by_turns(n) + chance.normal(0.02))).collect()
     };
     let said = |pieces: &[(u32, f64)]| {

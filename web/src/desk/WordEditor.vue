@@ -93,17 +93,19 @@ async function readTyped() {
     } catch {
       // The change below says what is wrong, at this word's field.
     }
+    if (settled) return
   }
   faults.value = await props.desk.type(props.slotName, typedNow, props.from)
 }
 const changeSoon = useDebounceFn(async () => {
-  if (open.value) await change()
+  if (open.value && text.value !== done) await change()
 }, 140)
 
 /** What was typed a moment ago counts as well. */
 async function finish() {
   await (text.value === done ? changing : change())
-  open.value = faults.value.length > 0
+  // Left in the meantime, it stays so.
+  if (open.value) open.value = faults.value.length > 0
 }
 
 /** One step less or more, for hands without arrow keys: part of the one step of undo the editor is. */
@@ -114,14 +116,21 @@ async function nudge(steps: number) {
 }
 
 let escaped = false
+/** Left with Escape or with a choice: what was typed and not answered yet no longer counts. */
+let settled = false
 function leave() {
-  escaped = true
+  escaped = settled = true
   open.value = false
 }
 
 async function choose(request: R) {
-  await props.desk.set(request, false)
-  open.value = false
+  settled = true
+  try {
+    await props.desk.set(request, false)
+    open.value = false
+  } finally {
+    settled = !open.value
+  }
 }
 
 /** From the field to the list and back; within the list it walks by itself. */
@@ -137,7 +146,7 @@ function walk(event: KeyboardEvent) {
 
 watch(open, async (now) => {
   if (now) return
-  if (!escaped && text.value !== done) await change()
+  if (!settled) await (text.value === done ? changing : change())
   emit('closed', escaped)
 })
 // The menu builds its body a moment after it opens.

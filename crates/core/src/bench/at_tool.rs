@@ -130,12 +130,12 @@ fn ticks(sketch: &mut Sketch, end_mm: f64, edge: f64, high: f64, unit: LengthUni
     while f64::from(n) * step_mm <= end_mm {
         let x = f64::from(n) * step_mm;
         let long = match n {
-            n if n % whole == 0 => 0.5,
-            n if n % half == 0 => 0.36,
+            n if n.is_multiple_of(whole) => 0.5,
+            n if n.is_multiple_of(half) => 0.36,
             _ => 0.22,
         };
         sketch.shape(Role::RodEdge, &Line::new((x, edge), (x, edge + long * high)).to_path(FINE_MM));
-        if n % whole == 0 {
+        if n.is_multiple_of(whole) {
             let number = if unit == LengthUnit::Mm { f64::from(n) } else { f64::from(n / whole) };
             sketch.note(Point::new(x, edge + 0.5 * high), fixed(number, 0));
         }

@@ -64,7 +64,7 @@ const NEAR: usize = 12;
 /// let piece = |piece_n: u32, mm: f64| MeasuredPiece { piece_n, mm: vec![mm] };
 /// let pairs = matched(&[piece(1, 20.0), piece(2, 20.9), piece(3, 20.1), piece(4, 20.8)], &[0.4], 2).unwrap();
 /// let numbers: Vec<_> = pairs.sets.iter().map(|set| set.pieces_n.clone()).collect();
-/// assert_eq!(numbers, [[1, 3], [4, 2]]);
+/// assert_eq!(numbers, [[1, 3], [2, 4]]);
 /// ```
 ///
 /// # Errors
