@@ -66,10 +66,10 @@ impl RingPlan {
     /// use lorimant_core::wire::metal::{Metal, Temper};
     /// use lorimant_core::tool::workshop::Workshop;
     ///
-    /// let brittle = Wire::round(Metal::NickelSilver, 2.0, Temper::Hard);
-    /// let request = RingRequest::new(brittle, Mandrel::round(1.0), 10);
+    /// let brittle = Wire::round(Metal::Titanium, 2.0, Temper::Hard);
+    /// let request = RingRequest::new(brittle, Mandrel::round(3.0), 10);
     /// let cautions = request.plan().unwrap().cautions(&request, &Workshop::default());
-    /// // Hard nickel silver round a rod of half its size: cracks, and nickel against the skin.
+    /// // Hard titanium round a thin rod.
     /// assert!(cautions.iter().any(|caution| caution.text.contains("crack")));
     /// ```
     pub fn cautions(&self, request: &RingRequest, workshop: &Workshop) -> Vec<Caution> {
