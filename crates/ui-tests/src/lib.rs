@@ -101,7 +101,7 @@ impl Maker {
     pub async fn choose(&self, css: &str, label: &str) -> Result<()> {
         let script = format!(
             "const select = document.querySelector('{css}');
-            const option = [...select.options].find((one) => one.label.trim() === '{label}');
+            const option = [...select.options].find((one) => one.label.trim() === {label:?});
             select.value = option.value; select.selectedIndex = option.index;
             select.dispatchEvent(new Event('change', {{ bubbles: true }}))"
         );
