@@ -72,6 +72,10 @@ fn of_the_ring_as_it_is_planned_every_figure_is_the_plans() {
     );
     assert!((one.effort - hand_effort(&request.wire)).abs() < 1e-12);
     assert!(one.holds_hardened_n > one.holds_n);
+    // Under standard gravity a gram pulls with 9.80665 mN.
+    let [made, hardened] = one.holds_g.unwrap();
+    assert!((made * 0.009_806_65 / one.holds_n.unwrap() - 1.0).abs() < 1e-12, "{made}");
+    assert!((hardened * 0.009_806_65 / one.holds_hardened_n.unwrap() - 1.0).abs() < 1e-12, "{hardened}");
 }
 
 #[rstest]

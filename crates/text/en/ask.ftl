@@ -120,7 +120,7 @@ ask-place-read-as = { $unit } is read as: { $label }.
 ask-place-whole-piece = { $text }: the whole piece
 ask-place-read-as-size-piece-write = { $size } is read as the size of the piece. Write “from { $text }” for wire you have.
 ask-place-wire-you-have = { $text }: wire you have
-ask-place-read-as-how-many = “{ $text }” is read as how many { $noun }.
+ask-place-read-as-how-many = “{ $text }” is read as { $counted }.
 ask-place-read-as-grams = { $text } is read as { $value } grams.
 
 ## ask-rings

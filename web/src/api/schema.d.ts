@@ -4507,6 +4507,11 @@ export interface components {
         };
         /** @description Wires for a piece, the best first. */
         Choosing: {
+            /**
+             * Format: double
+             * @description What is asked of the piece, as the mass whose weight pulls so, g.
+             */
+            bears_g: number;
             /** @description The best wires: at most three sizes and tempers of any one metal. */
             candidates: components["schemas"]["WireCandidate"][];
             /** @description Metals that cannot serve. */
@@ -11145,6 +11150,8 @@ export interface components {
              * @description Effort of a bend, as a multiple of 20 AWG soft copper.
              */
             effort: number;
+            /** @description The two as the masses whose weight pulls so, g: what a plot of them shows. */
+            holds_g?: number[] | null;
             /**
              * Format: double
              * @description The same after two hours in the barrel, N.
@@ -11155,7 +11162,7 @@ export interface components {
              * @description Load at which it opens as made, N; none for a piece of which no load is given.
              */
             holds_n?: number | null;
-            /** @description The two in words: `6.6 N (670 g)`. */
+            /** @description The two in words: `670 g`. */
             holds_shown?: string[] | null;
             /**
              * Format: double

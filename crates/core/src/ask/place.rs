@@ -344,9 +344,13 @@ fn settle(
     };
     match place {
         Place::Count => {
-            let noun = if said.pattern.is_some() { "pieces" } else { "rings" };
-            reply.understood.push(format!("{text}: {value} {noun}"));
-            reply.assumed.push(text!("ask-place-read-as-how-many", text, noun));
+            let counted = if said.pattern.is_some() {
+                text!("count-piece", n = value)
+            } else {
+                text!("count-ring", n = value)
+            };
+            reply.understood.push(format!("{text}: {counted}"));
+            reply.assumed.push(text!("ask-place-read-as-how-many", text, counted));
             said.count = Some(ParsedAt { value: (value, Counted::Unsaid), from, to });
         }
         Place::Size => {

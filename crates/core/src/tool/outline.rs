@@ -39,7 +39,7 @@ struct Corner {
 }
 
 /// Slices of a quarter ellipse. Springback varies smoothly and evenly round it, so mid-slice sums
-/// converge fast: twelve hold the share that stays to better than 1e-4 up to axes of 3 : 1.
+/// converge fast: fifteen hold the share that stays to better than 1e-4 up to axes of 3 : 1.
 const OVAL_SLICES: u32 = 15;
 
 impl Outline {

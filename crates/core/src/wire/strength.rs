@@ -15,6 +15,12 @@ const LEAST_LEFT: f64 = 0.06;
 /// Standard gravity, m/s²: newtons in a kilogram-force.
 pub const GRAVITY: f64 = 9.806_65;
 
+/// The mass whose weight pulls with so many newtons, g.
+#[must_use]
+pub fn grams_that_pull(newtons: f64) -> f64 {
+    newtons / GRAVITY * 1000.0
+}
+
 /// A pull as a maker feels it, the weight that pulls so, in two figures: a number and `g` or `kg`. Newtons are for the
 /// working.
 ///
@@ -27,7 +33,7 @@ pub const GRAVITY: f64 = 9.806_65;
 /// ```
 #[must_use]
 pub fn weight_that_pulls(newtons: f64) -> (String, &'static str) {
-    let grams = newtons / GRAVITY * 1000.0;
+    let grams = grams_that_pull(newtons);
     let tens = 10_f64.powf(grams.max(1.0).log10().floor() - 1.0);
     let grams = (grams / tens).round() * tens;
     match grams {

@@ -221,7 +221,7 @@ async function use(one: WireCandidate) {
       </a>
       <aside>
         <p v-if="found.no_load" class="quiet" data-test="no-load">{{ found.no_load }}</p>
-        <HoldPlot v-else :candidates="candidates" :set="set" :bears="asked?.bears_n ?? 0" />
+        <HoldPlot v-else :candidates="candidates" :set="set" :bears="found?.bears_g ?? 0" />
         <table
           v-if="compared.length > 1"
           id="compared"

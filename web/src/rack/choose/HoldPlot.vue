@@ -6,10 +6,13 @@ import { usePlotLook } from '../../drawing/plot'
 import PlotPlace from '../../drawing/PlotPlace.vue'
 
 /** What each wire holds against what it asks of the hands; a stroke leads to what the barrel adds. */
-const props = defineProps<{ candidates: WireCandidate[]; set: string[]; bears: number }>()
+const props = defineProps<{
+  candidates: WireCandidate[]
+  set: string[]
+  /** What is asked of the piece, g. */
+  bears: number
+}>()
 const look = usePlotLook()
-/** A pull as the weight that pulls so, g: standard gravity. */
-const grams = (newtons?: number | null) => ((newtons ?? 0) / 9.80665) * 1000
 
 const described = computed(() =>
   t('hold-plot-hold-against-effort', {
@@ -35,10 +38,10 @@ const option = computed(() => {
     grid: { left: 60, right: 20, top: 14, bottom: 42 },
     tooltip: {
       ...tooltip,
-      formatter: (at: { name: string; value: number[] }) =>
-        t('hold-plot-holds-n-effort', {
+      formatter: (at: { name: string; value: number[]; dataIndex: number }) =>
+        t('hold-plot-holds-effort', {
           name: at.name,
-          at: String(Math.round(at.value[1]! / 10) * 10),
+          at: props.candidates[at.dataIndex]?.holds_shown?.[0],
           at2: at.value[0]!.toFixed(1),
         }),
     },
@@ -49,8 +52,8 @@ const option = computed(() => {
         type: 'line',
         silent: true,
         data: [
-          [one.effort, grams(one.holds_n)],
-          [one.effort, grams(one.holds_hardened_n)],
+          [one.effort, one.holds_g?.[0] ?? 0],
+          [one.effort, one.holds_g?.[1] ?? 0],
         ],
         showSymbol: false,
         lineStyle: { width: props.set.includes(one.shown) ? 3 : 1.4, color: quiet },
@@ -61,7 +64,7 @@ const option = computed(() => {
           props.set.includes(props.candidates[at.dataIndex]?.shown ?? '') ? 27 : 22,
         data: props.candidates.map((one, i) => ({
           name: `${i + 1}, ${one.shown}`,
-          value: [one.effort, grams(one.holds_n)],
+          value: [one.effort, one.holds_g?.[0] ?? 0],
           itemStyle: {
             color: colours.background,
             borderColor: props.set.includes(one.shown) ? colours.primary : one.colour,
@@ -81,7 +84,7 @@ const option = computed(() => {
                   ...text,
                   color: colours.primary,
                 },
-                data: [{ yAxis: grams(props.bears) }],
+                data: [{ yAxis: props.bears }],
               }
             : undefined,
       },

@@ -18,6 +18,7 @@ use crate::rack::stock::check_money;
 use crate::rack::stock::price::Rack;
 use crate::tool::workshop::Workshop;
 use crate::wire::metal::{Metal, Temper};
+use crate::wire::strength::grams_that_pull;
 use crate::wire::surface::Surface;
 use crate::wire::{Wire, sizes_sold};
 use crate::words::words;
@@ -113,7 +114,10 @@ pub struct WireCandidate {
     /// The same after two hours in the barrel, N.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub holds_hardened_n: Option<f64>,
-    /// The two in words: `6.6 N (670 g)`.
+    /// The two as the masses whose weight pulls so, g: what a plot of them shows.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub holds_g: Option<[f64; 2]>,
+    /// The two in words: `670 g`.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub holds_shown: Option<[String; 2]>,
     /// Effort of a bend, as a multiple of 20 AWG soft copper.
@@ -171,6 +175,8 @@ pub struct MakersDiffer {
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Choosing {
+    /// What is asked of the piece, as the mass whose weight pulls so, g.
+    pub bears_g: f64,
     /// The best wires: at most three sizes and tempers of any one metal.
     pub candidates: Vec<WireCandidate>,
     /// Metals that cannot serve.
@@ -280,7 +286,14 @@ impl ChooseRequest {
             .map(|best| self.makers_differ(&best.wire, &duty, workshop))
             .unwrap_or_default();
         let no_load = (!duty.bears()).then(|| text!("choose-no-load-given-for-they", name = duty.name));
-        Ok(Choosing { candidates, left_out, makers_differ, weighed_n, no_load })
+        Ok(Choosing {
+            bears_g: grams_that_pull(self.bears_n),
+            candidates,
+            left_out,
+            makers_differ,
+            weighed_n,
+            no_load,
+        })
     }
 
     /// Weighs the wires named, side by side.

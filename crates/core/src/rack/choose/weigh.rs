@@ -16,7 +16,7 @@ use crate::rack::stock::price::Rack;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::{Joining, Metal, Nickel, Taken, Temper};
-use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, load_told};
+use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, grams_that_pull, load_told};
 use crate::words::capital;
 use crate::words::length::{LengthUnit, shown, thickness};
 use crate::words::scale::of_wire;
@@ -246,11 +246,13 @@ impl ChooseRequest {
             cautions.push(text!("choose-weigh-many-wear-in-ear-others").to_owned());
         }
         cautions.retain(|caution| !caution.is_empty());
+        let holds = [measured.holds_n, measured.holds_hardened_n];
         Some(WireCandidate {
             wire: wire.clone(),
             shown: wire.shown(habits.unit),
             holds_n: duty.bears().then_some(measured.holds_n),
-            holds_shown: duty.bears().then(|| [measured.holds_n, measured.holds_hardened_n].map(load_told)),
+            holds_g: duty.bears().then(|| holds.map(grams_that_pull)),
+            holds_shown: duty.bears().then(|| holds.map(load_told)),
             holds_hardened_n: duty.bears().then_some(measured.holds_hardened_n),
             effort: measured.effort,
             strain_used: measured.strain_used,
