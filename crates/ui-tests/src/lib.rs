@@ -367,6 +367,20 @@ impl Maker {
         Ok(self.driver().execute(script, vec![]).await?.json().clone())
     }
 
+    /// Lets every answer take so many milliseconds more, or none come.
+    ///
+    /// # Errors
+    /// When the browser cannot.
+    pub async fn network(&self, latency_ms: u32, offline: bool) -> Result<()> {
+        let devtools = self.driver().cdp();
+        devtools.send_raw("Network.enable", serde_json::json!({})).await?;
+        let how = serde_json::json!({
+            "offline": offline, "latency": latency_ms, "downloadThroughput": -1, "uploadThroughput": -1,
+        });
+        devtools.send_raw("Network.emulateNetworkConditions", how).await?;
+        Ok(())
+    }
+
     /// Waits for a file to be saved and reads it.
     ///
     /// # Errors
@@ -409,9 +423,9 @@ impl Maker {
 
     /// No error in the console, no request to another host.
     async fn nothing_went_wrong_unseen(&self) -> Result<()> {
-        // Refusals and a server that is stopped, which a test provokes on purpose, are no accidents.
+        // Refusals, a stopped server and a cut line, which a test provokes on purpose, are no accidents.
         let expected = |text: &str| {
-            ["status of 4", "status of 503", "ERR_CONNECTION_REFUSED"]
+            ["status of 4", "status of 503", "ERR_CONNECTION_REFUSED", "ERR_INTERNET_DISCONNECTED"]
                 .iter()
                 .any(|known| text.contains(known))
         };

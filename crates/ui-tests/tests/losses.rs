@@ -297,24 +297,13 @@ fn escape_leaves_a_word_as_it_was_and_a_bad_value_never_stays() -> Result<()> {
     })
 }
 
-/// Lets every answer take so many milliseconds.
-async fn slow_network(maker: &Maker, ms: u32) -> Result<()> {
-    let devtools = maker.browser.driver.cdp();
-    devtools.send_raw("Network.enable", json!({})).await?;
-    let how = json!({
-        "offline": false, "latency": ms, "downloadThroughput": -1, "uploadThroughput": -1,
-    });
-    devtools.send_raw("Network.emulateNetworkConditions", how).await?;
-    Ok(())
-}
-
 /// On a slow network what was typed is still on its way when its editor is left.
 #[test]
 fn what_is_not_answered_yet_does_not_come_after_escape() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/rings").await?;
         maker.sees(SENTENCE, "1.02 mm (18 AWG)").await?;
-        slow_network(maker, 400).await?;
+        maker.network(400, false).await?;
         maker.click("[data-slot=size]").await?;
         maker.fill("[data-test=typed] input", "0.8 mm").await?;
         // Enter asks at once; the answer takes two ways.
@@ -328,7 +317,7 @@ fn what_is_not_answered_yet_does_not_come_after_escape() -> Result<()> {
         maker.sees(SENTENCE, "88 rings").await?;
         maker.gone("[data-test=editor]").await?;
         let sentence = maker.text(SENTENCE).await?;
-        slow_network(maker, 0).await?;
+        maker.network(0, false).await?;
         ensure!(sentence.contains("1.02 mm (18 AWG)"), "{sentence}");
         Ok(())
     })

@@ -25,6 +25,61 @@ fn an_answer_is_started_as_a_batch_in_one_press() -> Result<()> {
     })
 }
 
+/// However often it is pressed, an answer is saved once, and what goes on with it goes on with that.
+#[test]
+fn an_answer_is_saved_once() -> Result<()> {
+    at_the_bench(|maker| async move {
+        asks(maker, "120 rings 5 mm inside 18 ga copper", "turns").await?;
+        maker
+            .script("const b = document.querySelector('[data-test=ask-save]'); b.click(); b.click()")
+            .await?;
+        maker.sees("[data-test=ask-save]", "Saved").await?;
+        maker.click("[data-test=ask-batch]").await?;
+        maker.find("[data-test=instruction]").await?;
+        let saved = "const list = await (await fetch('/api/plans?most=500')).json();\
+             return list.entries.filter((one) => one.record.name.startsWith('Rings 5 mm inside')).length";
+        let (saved, batches) = (
+            maker.script(saved).await?,
+            maker.script("return (await (await fetch('/api/batches')).json()).length").await?,
+        );
+        ensure!(saved == 1 && batches == 1, "{saved} saved, {batches} batches");
+        Ok(())
+    })
+}
+
+/// What is on the desk is begun once, however often it is pressed.
+#[test]
+fn a_plan_is_begun_once() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/rings").await?;
+        maker.find("[data-test=kept-as]").await?;
+        maker
+            .script("const b = document.querySelector('[data-test=make-batch]'); b.click(); b.click()")
+            .await?;
+        maker.find("[data-test=instruction]").await?;
+        let batches = maker.script("return (await (await fetch('/api/batches')).json()).length").await?;
+        ensure!(batches == 1, "{batches} batches");
+        Ok(())
+    })
+}
+
+/// Where the server is gone, no answer to another line stays under the new one.
+#[test]
+fn an_answer_goes_with_the_server() -> Result<()> {
+    at_the_bench(|maker| async move {
+        asks(maker, "120 rings 5 mm inside 18 ga copper", "turns").await?;
+        maker.network(0, true).await?;
+        maker.fill(ASK, "60 rings 6 mm inside 1 mm brass").await?;
+        maker.find("[data-test=ask-silent]").await?;
+        maker.gone("[data-test=answer]").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.network(0, false).await?;
+        maker.fill(ASK, "60 rings 6 mm inside 1 mm brass.").await?;
+        maker.sees("[data-test=answer]", "60 rings").await?;
+        maker.gone("[data-test=ask-silent]").await
+    })
+}
+
 #[test]
 fn an_answer_is_put_on_an_order() -> Result<()> {
     at_the_bench(|maker| async move {
@@ -83,6 +138,17 @@ fn an_address_of_nothing_says_so() -> Result<()> {
         maker.open("/rings?saved=99999").await?;
         maker.sees("[data-test=notice]", "Nothing is saved under number 99999").await?;
         maker.sees("[data-test=sentence]", "rings").await
+    })
+}
+
+/// A piece that is not there to be ordered is said, and the line stays empty.
+#[test]
+fn a_piece_that_is_not_there_is_not_ordered() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/orders?piece=99999&count=3").await?;
+        maker.sees("[data-test=notice]", "Saved piece number 99999").await?;
+        ensure!(!maker.browser.driver.current_url().await?.as_str().contains("piece"));
+        Ok(())
     })
 }
 

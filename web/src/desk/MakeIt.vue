@@ -18,14 +18,19 @@ const notice = useNotice()
 const { startBatch, order } = useMakeNext()
 const keeping = ref(false)
 const next = ref<'batch' | 'order'>('batch')
+/** However often it is pressed, it is begun once. */
+const busy = ref(false)
 
 async function go() {
   const entry = desk.kept?.id
-  if (entry === undefined) return
+  if (entry === undefined || busy.value) return
+  busy.value = true
   try {
     await (next.value === 'batch' ? startBatch(entry, count) : order(entry, count))
   } catch (thrown) {
     notice.fail(thrown)
+  } finally {
+    busy.value = false
   }
 }
 
@@ -42,10 +47,10 @@ async function kept() {
 </script>
 
 <template>
-  <v-btn variant="outlined" :disabled="!desk.sound" data-test="make-batch" @click="press('batch')">{{
+  <v-btn variant="outlined" :disabled="!desk.sound || busy" data-test="make-batch" @click="press('batch')">{{
     t('make-it-start-batch')
   }}</v-btn>
-  <v-btn variant="text" :disabled="!desk.sound" data-test="make-order" @click="press('order')">{{
+  <v-btn variant="text" :disabled="!desk.sound || busy" data-test="make-order" @click="press('order')">{{
     t('make-it-add-order')
   }}</v-btn>
   <KeepDialog

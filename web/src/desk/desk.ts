@@ -324,7 +324,6 @@ export interface Desk<R> {
   past: Laid<R>[]
   future: Laid<R>[]
   open(): Promise<void>
-  start(request: R): Promise<void>
   choices(request: R, slot: string): Promise<Choice<R>[]>
   set(request: R, remembered?: boolean): Promise<void>
   type(slot: string, text: string, from: R): Promise<Fault[]>

@@ -22,11 +22,12 @@ export function useMakeNext() {
     return { id: written.entry.id, undo: written.undo }
   }
 
-  /** Saves a piece, and says so where it is all that was wanted. */
-  async function saveOnly(piece: Piece, name: string): Promise<number> {
-    const { id, undo } = await save(piece, name)
-    notice.did(t('make-next-saved-as', { name }), undo, refreshKept)
-    return id
+  /** Says that a piece was saved, where it is all that was wanted; `undone` once that is taken back. */
+  function toldSaved(name: string, undo: number, undone: () => void) {
+    notice.did(t('make-next-saved-as', { name }), undo, () => {
+      undone()
+      void refreshKept()
+    })
   }
 
   /** Starts a batch of a saved piece and goes to it. */
@@ -41,5 +42,5 @@ export function useMakeNext() {
   /** Takes a saved piece to the order that is being typed. */
   const order = (piece: number, count: number) => router.push({ path: '/orders', query: { piece, count } })
 
-  return { save, saveOnly, startBatch, order }
+  return { save, toldSaved, startBatch, order }
 }

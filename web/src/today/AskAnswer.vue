@@ -29,7 +29,7 @@ const router = useRouter()
 const notice = useNotice()
 const toTheDesk = useToDesk()
 const { asked } = useAsked()
-const { save, saveOnly, startBatch, order } = useMakeNext()
+const { save, toldSaved, startBatch, order } = useMakeNext()
 
 /** The typed line cut where words were not understood. */
 const marked = computed(() => {
@@ -79,11 +79,17 @@ const FEW = 2
 const all = ref(false)
 const assumed = computed(() => (all.value ? answer.assumed : answer.assumed.slice(0, FEW)))
 
+const busy = ref(false)
+/** However often it is pressed, it is done once. */
 async function attempt(work: () => Promise<unknown>) {
+  if (busy.value) return
+  busy.value = true
   try {
     await work()
   } catch (thrown) {
     notice.fail(thrown)
+  } finally {
+    busy.value = false
   }
 }
 
@@ -114,13 +120,29 @@ function use() {
 }
 defineExpose({ use })
 
-const keep = () => attempt(() => saveOnly(piece.value!, answer.name))
+/** The piece that was saved from here, and as what: a second press does not save it twice. */
+const saved = ref<{ as: string; id: number } | null>(null)
+const isSaved = computed(() => saved.value?.as === JSON.stringify(piece.value))
+
+async function saveOnce() {
+  if (isSaved.value) return { id: saved.value!.id }
+  const as = JSON.stringify(piece.value)
+  const { id, undo } = await save(piece.value!, answer.name)
+  saved.value = { as, id }
+  return { id, undo }
+}
+
+const keep = () =>
+  attempt(async () => {
+    const { undo } = await saveOnce()
+    if (undo !== undefined) toldSaved(answer.name, undo, () => (saved.value = null))
+  })
 
 /** Saves it and goes on with it. */
 const next = (work: (entry: number, n: number) => Promise<unknown>) =>
   attempt(async () => {
     const of = piece.value!
-    const { id } = await save(of, answer.name)
+    const { id } = await saveOnce()
     emit('leave')
     await work(id, countIn(of))
   })
@@ -227,7 +249,9 @@ function print() {
         t('make-it-start-batch')
       }}</v-btn>
       <v-btn variant="text" data-test="ask-order" @click="next(order)">{{ t('make-it-add-order') }}</v-btn>
-      <v-btn variant="text" data-test="ask-save" @click="keep">{{ t('desk-tools-save') }}</v-btn>
+      <v-btn variant="text" :disabled="isSaved" data-test="ask-save" @click="keep">{{
+        isSaved ? t('ask-answer-saved') : t('desk-tools-save')
+      }}</v-btn>
       <v-btn variant="text" data-test="ask-print" @click="print">{{ t('ask-answer-print') }}</v-btn>
     </template>
   </p>

@@ -32,7 +32,10 @@ const ask = useDebounceFn(async () => {
     const reply = await data(api.POST('/api/ask', { body: { text: text.value } }))
     if (mine === latest) answer.value = reply
   } catch (thrown) {
-    if (mine === latest) silent.value = thrown instanceof Error ? thrown.message : String(thrown)
+    if (mine !== latest) return
+    // The answer to another line is none to this one.
+    answer.value = null
+    silent.value = thrown instanceof Error ? thrown.message : String(thrown)
   }
 }, 120)
 let asking: Promise<unknown> = Promise.resolve()

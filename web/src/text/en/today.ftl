@@ -20,6 +20,7 @@ ask-line-understood = Understood: { $understood }
 ask-answer-show-more = { $n } more assumed
 ask-answer-show-less = Show less
 ask-answer-print = Print
+ask-answer-saved = Saved
 ask-line-open = Open { $label }
 ask-line-try = Try:{ " " }
 
