@@ -386,7 +386,6 @@ async fn the_calendar_says_what_is_planned() {
     assert_eq!(workshop.get("/api/schedule/files/day.docx").await.status, StatusCode::NOT_FOUND);
 }
 
-/// While an order is typed it is said when it can be ready beside everything else, and whom its due day would make wait.
 /// Two evenings and a Saturday morning at the bench.
 async fn with_hours(workshop: &Workshop) {
     let there = workshop.get("/api/settings").await.json();
@@ -412,6 +411,7 @@ async fn a_workshop_without_hours_promises_no_day() {
     assert!(promise["told"].as_str().unwrap().contains("hours"), "{promise}");
 }
 
+/// While an order is typed it is said when it can be ready beside everything else, and whom its due day would make wait.
 #[tokio::test]
 async fn a_day_is_promised_before_an_order_is_taken() {
     let workshop = Workshop::empty();

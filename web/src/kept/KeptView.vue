@@ -114,7 +114,8 @@ function acts(entry: KeptPiece) {
     test: 'revisions',
     act: () => (looking.value = entry),
   }
-  return entry.revision > 1 ? [...lines.slice(0, 4), revisions, ...lines.slice(4)] : lines
+  const after = lines.findIndex((line) => line.test === 'duplicate') + 1
+  return entry.revision > 1 ? lines.toSpliced(after, 0, revisions) : lines
 }
 
 async function open(entry: KeptPiece) {

@@ -16,7 +16,7 @@ import { countOf } from '../shared/typing'
 /** An order, said in a sentence whose words are its inputs. */
 const emit = defineEmits<{ taken: [] }>()
 const notice = useNotice()
-const { data: kept } = useKept()
+const { data: kept, isFetching } = useKept()
 
 interface Typed {
   piece: ChosenPiece | null
@@ -55,10 +55,16 @@ function chose(line: Typed, piece: ChosenPiece | null) {
 const route = useRoute()
 const router = useRouter()
 watch(
-  [kept, () => route.query.piece],
-  async ([all, id]) => {
-    const entry = all?.entries.find((one) => String(one.id) === id)
-    if (!entry) return
+  [kept, () => route.query.piece, isFetching],
+  async ([all, id, coming]) => {
+    if (typeof id !== 'string' || !all) return
+    const entry = all.entries.find((one) => String(one.id) === id)
+    if (!entry) {
+      // It may have been saved a moment ago.
+      if (coming) return
+      notice.say(t('order-sentence-no-piece', { id }))
+      return router.replace({ query: {} })
+    }
     const piece = { key: `saved ${entry.id}`, name: entry.name, purpose: entry.piece, entry: entry.id }
     const count = typeof route.query.count === 'string' ? route.query.count : ''
     const empty = lines.value.find((line) => !line.piece && !line.count)

@@ -51,10 +51,14 @@ function readyOf(order: OrderRow) {
 
 /** The order that the address names is brought into view; one that is not there is said. */
 const named = useOpenedByAddress('order')
+/** The one that was brought into view: the list comes anew with every change, and stays where it is. */
+let lookedFor: number | null = null
 watch(
   [orders, named],
   async ([all, id]) => {
-    if (!all || id === null) return
+    if (!all || id === lookedFor) return
+    lookedFor = id
+    if (id === null) return
     await nextTick()
     const order = document.querySelector(`[data-order="${id}"]`)
     if (order) order.scrollIntoView({ block: 'start' })

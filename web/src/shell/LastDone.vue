@@ -67,7 +67,11 @@ const when = (text: string) =>
         <li v-for="one in written" :key="one.batch">
           <span class="quiet when">{{ when(one.made_at) }}</span>
           <span>{{ one.sentence }}</span>
-          <v-btn size="small" :aria-label="`Undo: ${one.sentence}`" @click="takeBack(one)">
+          <v-btn
+            size="small"
+            :aria-label="t('last-done-undo-this', { sentence: one.sentence })"
+            @click="takeBack(one)"
+          >
             {{ t('last-done-undo') }}
           </v-btn>
         </li>

@@ -96,7 +96,12 @@ const drop = (row: PickedRow) =>
             <p>{{ row.what }}</p>
             <p class="quiet">{{ row.blanks }}</p>
           </div>
-          <v-btn size="small" :aria-label="`Remove: ${row.what}`" data-test="drop-pick" @click="drop(row)">
+          <v-btn
+            size="small"
+            :aria-label="t('cut-view-remove-this', { what: row.what })"
+            data-test="drop-pick"
+            @click="drop(row)"
+          >
             {{ t('cut-view-remove') }}
           </v-btn>
         </li>

@@ -357,7 +357,7 @@ function edit() {
                 <v-btn
                   v-else-if="!line.reversed"
                   size="small"
-                  :aria-label="`Reverse: ${shownKind(line.kind)} ${line.note}`"
+                  :aria-label="t('lot-panel-reverse-this', { kind: shownKind(line.kind), note: line.note })"
                   data-test="reverse"
                   @click="reverse(line)"
                 >

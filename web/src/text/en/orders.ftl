@@ -146,6 +146,7 @@ order-sentence-choose-saved-piece = Choose a saved piece.
 order-sentence-not-number-pieces-enter-1 = “{ $count }” is not a number of pieces. Enter 1 to 100,000.
 order-sentence-not-percentage-enter-10-for = “{ $spares }” is not a percentage. Enter 10 for ten percent.
 order-sentence-order-added = Order added: { $sentence }.
+order-sentence-no-piece = Saved piece number { $id } is not among those to choose from. It may be in the archive.
 order-sentence-only-saved-pieces-can-be = Only saved pieces can be ordered, and there are none yet. Plan{ " " }
 order-sentence-rings = rings
 order-sentence-or = { " " }or a{ " " }

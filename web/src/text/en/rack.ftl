@@ -72,7 +72,7 @@ choose-view-wires-compared = { $weighedn } wires compared.
 hold-plot-asked = asked
 hold-plot-effort = { $i }, { $one }: { $holdsshown }, effort { $effort }
 hold-plot-hold-against-effort = Hold against effort. { $effort }.
-hold-plot-holds-n-effort = { $name }: holds { $at } g, effort { $at2 }
+hold-plot-holds-effort = { $name }: holds { $at }, effort { $at2 }
 hold-plot-effort-bend = effort of a bend
 hold-plot-opens-at-grams = opens at, g
 
@@ -132,6 +132,7 @@ cut-view-removed-from-cutting-plan = Removed from the cutting plan: “{ $what }
 cut-view-be-cut = To be cut
 cut-view-how-many = How many: { $what }
 cut-view-remove = Remove
+cut-view-remove-this = Remove: { $what }
 cut-view-add-saved-piece = Add a saved piece…
 cut-view-add = Add
 cut-view-cutting-plan = Cutting plan
@@ -270,6 +271,7 @@ lot-panel-times = { $n } × { $kind }
 lot-panel-reversed-kind = reversed: { $kind }
 lot-panel-show-all = Show each
 lot-panel-reverse = Reverse
+lot-panel-reverse-this = Reverse: { $kind } { $note }
 lot-panel-close = Close
 lot-panel-fetching-its-ledger = Fetching its ledger…
 

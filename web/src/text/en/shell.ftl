@@ -69,6 +69,7 @@ keys-dialog-close = Close
 
 last-done-undone = Undone: { $sentence }
 last-done-undo = Undo
+last-done-undo-this = Undo: { $sentence }
 last-done-what-you-save-change-record = What you save, change and record can be undone.
 last-done-history = History
 last-done-newest-first-later-changes-same = Newest first. Later changes to the same thing must be undone first. An undo can be undone too.
