@@ -68,7 +68,7 @@ fn one(seed: u64, i: u32, measured_n: u64) -> Option<Foretold> {
         let really = workshop.inside_mm(&wound, Inside::Coil, lot_n, nth)?;
         let inside_mm = (0..3).map(|at| workshop.caliper_mm(really, nth, at)).sum::<f64>() / 3.0;
         let (wound, of) = (wound.clone(), Inside::Coil);
-        Some(MeasuredInside { wound, of, inside_mm, readings_n: 3, off_spool_mm: None, aside: false })
+        Some(MeasuredInside { wound, of, inside_mm, readings_n: 3, off_spool_mm: None, excluded: false })
     };
     let learned = learn(&(0..measured_n).map(coil).collect::<Option<Vec<_>>>()?, &workshop.hand);
     let lot = if measured_n > 0 { learned.lot(lot_n) } else { LotFactor::unmeasured(lot_n) };

@@ -15,7 +15,7 @@ pub struct Fault {
     /// Path of the field, for example `wire.size_mm`.
     pub field: String,
     /// A full sentence: what is wrong, with which value, what would be right.
-    pub sentence: String,
+    pub message: String,
     /// The limit that was passed, in the field's own unit, where there is one.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub limit: Option<f64>,
@@ -27,7 +27,7 @@ pub struct Fault {
 impl Fault {
     /// A fault at `field`, without a numeric limit.
     pub fn new(field: impl Into<String>, sentence: impl Into<String>) -> Self {
-        Self { field: field.into(), sentence: sentence.into(), limit: None, suggested: None }
+        Self { field: field.into(), message: sentence.into(), limit: None, suggested: None }
     }
 
     /// The same fault with the limit that was passed.
@@ -134,7 +134,7 @@ impl fmt::Display for Faults {
     fn fmt(&self, f: &mut fmt::Formatter) -> fmt::Result {
         for (i, fault) in self.0.iter().enumerate() {
             let gap = if i > 0 { " " } else { "" };
-            write!(f, "{gap}{}", fault.sentence)?;
+            write!(f, "{gap}{}", fault.message)?;
         }
         Ok(())
     }
@@ -165,9 +165,9 @@ fn is_no_letter(sign: char) -> bool {
 /// use lorimant_core::fault::check_text;
 ///
 /// let fault = check_text("note", "note", "too long", 3).unwrap_err();
-/// assert_eq!(fault.sentence, "The note is 8 characters long. Use at most 3.");
+/// assert_eq!(fault.message, "The note is 8 characters long. Use at most 3.");
 /// let fault = check_text("note", "note", "cod\u{202e}e", 30).unwrap_err();
-/// assert!(fault.sentence.starts_with("The note contains an invisible character (U+202E)."));
+/// assert!(fault.message.starts_with("The note contains an invisible character (U+202E)."));
 /// ```
 pub fn check_text(field: &str, noun: &str, text: &str, most: u32) -> Result<(), Fault> {
     if let Some(sign) = text.chars().find(|sign| is_no_letter(*sign)) {
@@ -205,7 +205,7 @@ impl Span {
     /// const TAIL: Span = Span { noun: Text::named("ring-tail"), unit: " mm", least: 0.0, most: 50.0 };
     /// assert_eq!(TAIL.check("tail_mm", 12.0), Ok(12.0));
     /// let long = TAIL.check("tail_mm", 80.0).unwrap_err();
-    /// assert_eq!(long.sentence, "The tail of 80 mm is too large. It can be from 0 to 50 mm (0 to 1.969 in).");
+    /// assert_eq!(long.message, "The tail of 80 mm is too large. It can be from 0 to 50 mm (0 to 1.969 in).");
     /// assert_eq!(long.limit, Some(50.0));
     /// ```
     ///

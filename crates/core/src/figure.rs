@@ -39,7 +39,7 @@ words! {
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Working {
     /// What the figure is, in a sentence.
-    pub sentence: String,
+    pub text: String,
     /// The formula, in letters.
     pub formula: String,
     /// The formula with this case's numbers in it.
@@ -113,7 +113,7 @@ pub(crate) fn figure(
     unit: &'static str,
 ) -> Figure {
     let working = Working {
-        sentence: String::new(),
+        text: String::new(),
         formula: String::new(),
         numbers: String::new(),
         assumption: String::new(),
@@ -195,7 +195,7 @@ impl Figure {
 
     /// With the sentence of its working.
     pub(crate) fn says(mut self, sentence: impl Into<String>) -> Self {
-        self.working.sentence = sentence.into();
+        self.working.text = sentence.into();
         self
     }
 

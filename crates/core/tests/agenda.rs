@@ -6,7 +6,9 @@ use jiff::tz::TimeZone;
 use jiff::{Timestamp, ToSpan as _, ZonedDateTime};
 use lorimant_core::bench::load::loads;
 use lorimant_core::bench::pass::{Led, passes};
-use lorimant_core::bench::sittings::agenda::{Agenda, JobOf, SatWork, ScheduleChange, Wanted, laid::Laid};
+use lorimant_core::bench::sittings::agenda::{
+    Agenda, JobOf, ScheduleChange, SessionStep, Wanted, laid::Laid,
+};
 use lorimant_core::bench::sittings::hours::Hours;
 use lorimant_core::bench::sittings::{Job, Planned};
 use lorimant_core::bench::times::Times;
@@ -92,13 +94,13 @@ fn agenda(wanted: &[Wanted], holds: &[ScheduleChange]) -> Agenda {
 #[test]
 fn a_long_job_is_parted_between_its_pieces() {
     let agenda = agenda(&[wanted(1, "hook-clasp", 400, None)], &[]);
-    let with_work = agenda.sittings.iter().filter(|one| !one.runs.is_empty()).count();
+    let with_work = agenda.sessions.iter().filter(|one| !one.runs.is_empty()).count();
     assert!(with_work > 5, "{:?}", agenda.unmet);
 }
 
 /// Every step of every batch, with whose it is.
-fn steps(agenda: &Agenda) -> impl Iterator<Item = (JobOf, &SatWork)> {
-    let runs = agenda.sittings.iter().flat_map(|one| &one.runs);
+fn steps(agenda: &Agenda) -> impl Iterator<Item = (JobOf, &SessionStep)> {
+    let runs = agenda.sessions.iter().flat_map(|one| &one.runs);
     runs.flat_map(|run| run.steps.iter().map(|step| (run.of, step)))
 }
 
@@ -132,7 +134,7 @@ fn every_step_stands_in_a_sitting_in_its_order() {
             before = here.iter().map(|work| work.to).max().unwrap();
         }
     }
-    for sitting in &agenda.sittings {
+    for sitting in &agenda.sessions {
         assert!(sitting.runs.iter().all(|run| run.from >= sitting.from && run.to <= sitting.to));
         assert!(sitting.hands_min <= 120.0 + 1e-6 && sitting.strain_share <= 1.0 + 1e-6);
     }
@@ -157,9 +159,9 @@ fn what_is_held_by_hand_stays_held() {
         .map(|(_, step)| step.n)
         .sum();
     assert_eq!(late, 18);
-    let first = free.sittings[0].from;
+    let first = free.sessions[0].from;
     let skipped = agenda(&all, &[ScheduleChange::Skipped { from: first }]);
-    let left_out = skipped.sittings.iter().find(|one| one.from == first).unwrap();
+    let left_out = skipped.sessions.iter().find(|one| one.from == first).unwrap();
     assert!(left_out.skipped && left_out.runs.is_empty());
     assert!(begun(&skipped, 1, 1) > first);
 }
@@ -183,12 +185,12 @@ fn what_runs_already_is_only_waited_for() {
     events.push(event(tumble, EventKind::Started, 1));
     one.standing = one.batch.standing(&one.tasks, &events);
     let agenda = agenda(&[one.clone()], &[]);
-    assert!(agenda.alone.iter().any(|alone| alone.barrel && alone.from == now));
+    assert!(agenda.unattended.iter().any(|alone| alone.barrel && alone.from == now));
     let step_n = u32::try_from(tumble + 1).unwrap();
     assert!(steps(&agenda).all(|(_, step)| step.step_n > step_n));
     // Nobody pinned it: nothing says so.
-    let runs = agenda.sittings.iter().flat_map(|one| &one.runs);
-    assert!(runs.clone().count() > 0 && runs.clone().all(|run| !run.why.contains("Pinned")), "{agenda:?}");
+    let runs = agenda.sessions.iter().flat_map(|one| &one.runs);
+    assert!(runs.clone().count() > 0 && runs.clone().all(|run| !run.reason.contains("Pinned")), "{agenda:?}");
 }
 
 #[test]
@@ -218,16 +220,16 @@ fn a_load_keeps_apart_what_marks_and_what_catches() {
     }
     // Ear wires hang into each other whatever is done: time is counted to pick them apart.
     let ears = made.iter().find(|load| load.batches.contains(&0)).unwrap();
-    assert!(ears.pick_out_min >= 2.0 && ears.sentence.contains("with each other"), "{}", ears.sentence);
+    assert!(ears.pick_out_min >= 2.0 && ears.text.contains("with each other"), "{}", ears.text);
     // As heavy as one load may be, and what alone is heavier is filled in several times.
     let heavy: Vec<_> = waiting
         .iter()
         .map(|one| lorimant_core::bench::load::ForTheBarrel { mass_g: 150.0, ..*one })
         .collect();
     let made = loads(&heavy, &Gear::default()).unwrap();
-    assert!(made.iter().all(|load| load.batches.len() == 1 && load.fills_n == 1));
+    assert!(made.iter().all(|load| load.batches.len() == 1 && load.loads_n == 1));
     let heavy = [lorimant_core::bench::load::ForTheBarrel { mass_g: 450.0, ..waiting[0] }];
-    assert_eq!(loads(&heavy, &Gear::default()).unwrap()[0].fills_n, 3);
+    assert_eq!(loads(&heavy, &Gear::default()).unwrap()[0].loads_n, 3);
 }
 
 /// Without a torch nothing is balled: the line is said, with its reason, and not left out in silence.
@@ -251,10 +253,7 @@ fn a_line_that_cannot_be_made_is_said() {
     );
     let said = laid.but_for(cannot).agenda(&Planned::default(), &[]).unmet;
     assert_eq!(said[0].of, JobOf::Line { order: 7, line: 0 });
-    assert!(
-        said[0].sentence.starts_with("pins cannot be made") && said[0].sentence.contains("torch"),
-        "{said:?}"
-    );
+    assert!(said[0].text.starts_with("pins cannot be made") && said[0].text.contains("torch"), "{said:?}");
 }
 
 /// Half of a pair that is not cut yet is a pair to cut; what is cut is not.
@@ -314,7 +313,7 @@ fn batches_that_share_a_tool_share_a_pass() {
         .collect();
     let shared = passes(&led);
     assert_eq!(shared.len(), 1, "{shared:?}");
-    assert_eq!(shared[0].steps.iter().map(|step| step.may_n).collect::<Vec<_>>(), [24, 10]);
+    assert_eq!(shared[0].steps.iter().map(|step| step.ready_n).collect::<Vec<_>>(), [24, 10]);
     assert!(shared[0].named.starts_with("roll eye, "), "{}", shared[0].named);
 }
 
@@ -371,7 +370,7 @@ fn turns_are_counted_of_the_coil_in_hand() {
             Event { key: format!("key-{:06}", events.len()), step_n, happened, n, reason: String::new(), at };
         batch.may_happen(&tasks, &standing, &event).map_err(|fault| fault.field)?;
         events.push(event);
-        Ok::<u32, String>(batch.standing(&tasks, &events).tasks[wind].turned_n)
+        Ok::<u32, String>(batch.standing(&tasks, &events).tasks[wind].turns_done_n)
     };
     for (i, task) in tasks.iter().enumerate().take(wind) {
         tell(i, EventKind::Done, task.n).unwrap();

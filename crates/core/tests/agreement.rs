@@ -34,7 +34,7 @@ fn snipped(wire: &Wire, mandrel: Mandrel) -> RingRequest {
 /// Load and share of stretch of the finding, and the rod it asks for, mm, in a workshop without tools.
 fn as_finding(request: &PatternRequest) -> (f64, f64, f64) {
     let finished = request.finished(&Workshop::default()).unwrap();
-    let load = finished.holds().unwrap().comes_off_n;
+    let load = finished.holds().unwrap().pulls_open_n;
     let used = finished.tightest().unwrap().1;
     let bent = finished.made.steps.iter().filter(|step| step.operation != Operation::Straighten);
     let rod = bent.filter_map(|step| step.numbers.tool_mm).next().unwrap_or(f64::NAN);
@@ -223,7 +223,7 @@ fn half_round_wire_bends_one_way(#[case] kind: &str, #[case] made: bool) {
         Err(faults) => {
             assert!(!made, "{kind}: {faults}");
             assert_eq!(faults.0[0].field, "wire.section");
-            assert!(faults.0[0].sentence.contains("bends both ways"), "{faults}");
+            assert!(faults.0[0].message.contains("bends both ways"), "{faults}");
         }
     }
 }
@@ -248,7 +248,7 @@ fn the_spread_in_the_hand_adds_what_the_hand_does() {
     assert!((wooden.powi(2) - plan.ring_inside_hand_mm.powi(2) - 0.05_f64.powi(2)).abs() < 1e-12);
     let steady = HandSpread {
         rod_mm: 0.0,
-        hugging_mm: 0.0,
+        coil_slack_mm: 0.0,
         closing_mm: 0.0,
         roundness_mm: 0.0,
         caliper_mm: 0.0,

@@ -72,7 +72,7 @@ fn meets(reply: &Answer, want: &str) -> bool {
         "notes" => reply.assumed.iter().any(|said| said.contains(rest)),
         "points" => !answered && reply.unclear.iter().any(|one| one.text.trim() == rest),
         "lacks" => !answered && reply.missing.iter().any(|one| one.contains(rest)),
-        "refuses" => reply.faults.iter().any(|one| one.sentence.contains(rest)),
+        "refuses" => reply.faults.iter().any(|one| one.message.contains(rest)),
         // Any parameter of a finding by its name.
         name => reply
             .pattern
@@ -148,7 +148,7 @@ fn told(reply: &Answer) -> String {
         "“{}” unclear {unclear:?} missing {:?} faults {:?} {} {}",
         reply.headline,
         reply.missing,
-        reply.faults.iter().map(|fault| &fault.sentence).collect::<Vec<_>>(),
+        reply.faults.iter().map(|fault| &fault.message).collect::<Vec<_>>(),
         plan.unwrap_or_default(),
         finding.unwrap_or_default()
     )

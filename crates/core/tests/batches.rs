@@ -59,7 +59,7 @@ impl Bench {
         let step_n = u32::try_from(step_n).unwrap();
         let event = Event { key: format!("key-{at:06}"), step_n, happened, n, reason, at: minute(at) };
         let standing = self.standing();
-        self.batch.may_happen(&self.tasks, &standing, &event).map_err(|fault| fault.sentence)?;
+        self.batch.may_happen(&self.tasks, &standing, &event).map_err(|fault| fault.message)?;
         self.events.push(event);
         Ok(())
     }
@@ -91,7 +91,7 @@ fn rings_are_counted_as_coils_until_they_are_cut() {
     assert_eq!((of(Operation::Straighten).counted, of(Operation::Straighten).n), (Counted::Once, 1));
     assert_eq!((of(Operation::Wind).counted, of(Operation::Wind).n), (Counted::Coil, coils_n));
     assert_eq!((of(Operation::Close).counted, of(Operation::Close).n), (Counted::Ring, 240));
-    assert!(of(Operation::Wind).reads.ends_with("turns"), "{}", of(Operation::Wind).reads);
+    assert!(of(Operation::Wind).number.ends_with("turns"), "{}", of(Operation::Wind).number);
 }
 
 #[test]
@@ -100,22 +100,22 @@ fn what_is_read_from_a_metre_away_is_the_steps_own_number() {
         let numbers = &task.step.numbers;
         // What a number is of does not stand there without it.
         assert!(
-            !task.reads.is_empty() || task.reads_of.is_empty() || task.reads_of.starts_with("on "),
+            !task.number.is_empty() || task.number_of.is_empty() || task.number_of.starts_with("on "),
             "{task:?}"
         );
         match task.step.operation {
             Operation::Cut => {
-                let read: f64 = task.reads.trim_end_matches(" mm").parse().unwrap();
+                let read: f64 = task.number.trim_end_matches(" mm").parse().unwrap();
                 // What the ruler shows: on its half millimetres, and no shorter than what is needed.
                 let over = read - numbers.length_mm.unwrap();
-                assert!((-1e-9..0.5).contains(&over) && (2.0 * read).fract().abs() < 1e-9, "{}", task.reads);
+                assert!((-1e-9..0.5).contains(&over) && (2.0 * read).fract().abs() < 1e-9, "{}", task.number);
             }
             Operation::Bend | Operation::Loop => {
                 // A place that a ruler shows, on the jaw or on the wire; the size of the tool only where there is none.
                 let place = numbers.jaw_mm.or(numbers.at_mm.filter(|at| *at >= 0.25));
                 match place {
-                    Some(mm) => assert_eq!(task.reads, on_ruler(mm, LengthUnit::Mm)),
-                    None => assert_eq!(task.reads, caliper(numbers.tool_mm.unwrap(), LengthUnit::Mm)),
+                    Some(mm) => assert_eq!(task.number, on_ruler(mm, LengthUnit::Mm)),
+                    None => assert_eq!(task.number, caliper(numbers.tool_mm.unwrap(), LengthUnit::Mm)),
                 }
             }
             _ => {}
@@ -131,15 +131,15 @@ fn a_batch_is_led_to_its_end() {
     for step_n in 1..=bench.tasks.len() {
         assert_eq!(bench.standing().at, Some(step_n - 1));
         let roll = bench.tasks[step_n - 1].step.operation == Operation::Bend;
-        if roll && bench.standing().spoiled.is_empty() {
-            bench.happens(step_n, EventKind::Spoiled, 1).unwrap();
+        if roll && bench.standing().scrapped.is_empty() {
+            bench.happens(step_n, EventKind::Scrapped, 1).unwrap();
         }
         while bench.standing().tasks[step_n - 1].left_n > 0 {
             bench.happens(step_n, EventKind::Done, 1).unwrap();
         }
     }
     let standing = bench.standing();
-    assert_eq!((standing.at, standing.whole_n, standing.spoiled.len()), (None, 2, 1));
+    assert_eq!((standing.at, standing.whole_n, standing.scrapped.len()), (None, 2, 1));
     assert!(standing.left_min.abs() < 1e-12);
 }
 
@@ -248,10 +248,10 @@ proptest! {
             let standing = bench.standing();
             let mut before = u32::MAX;
             for (task, there) in bench.tasks.iter().zip(&standing.tasks) {
-                let here = standing.spoiled.iter().filter(|one| usize::try_from(one.step_n).unwrap() == task.step.step_n);
+                let here = standing.scrapped.iter().filter(|one| usize::try_from(one.step_n).unwrap() == task.step.step_n);
                 let spoiled: u32 = here.map(|one| one.n).sum();
                 prop_assert!(there.done_n + spoiled <= task.n);
-                prop_assert!(there.may_n <= there.left_n);
+                prop_assert!(there.ready_n <= there.left_n);
                 // In pieces: what is done here was done before.
                 let pieces = match task.counted {
                     Counted::Piece | Counted::Ring => there.done_n,
@@ -268,13 +268,13 @@ proptest! {
         // Whatever was done so far, the rest of it leads to the end.
         let mut presses = 0;
         while let Some(at) = bench.standing().at {
-            let may = bench.standing().tasks[at].may_n;
+            let may = bench.standing().tasks[at].ready_n;
             prop_assert!(may > 0, "stuck at {}", bench.tasks[at].step.named);
             prop_assert!(bench.happens(at + 1, EventKind::Done, may).is_ok());
             presses += 1;
             prop_assert!(presses < 200);
         }
-        let spoiled: u32 = bench.standing().spoiled.iter().map(|one| one.n).sum();
+        let spoiled: u32 = bench.standing().scrapped.iter().map(|one| one.n).sum();
         prop_assert!(bench.standing().whole_n + spoiled >= all || coiled);
     }
 }

@@ -106,7 +106,7 @@ fn ends_that_cannot_be_are_refused_at_their_field(
     let mut request = usual("hook-clasp");
     change(&mut request.ends);
     let fault = request.form().err().unwrap().0.remove(0);
-    assert!(fault.field == field && fault.sentence.contains(says), "{fault:?}");
+    assert!(fault.field == field && fault.message.contains(says), "{fault:?}");
 }
 
 #[test]
@@ -127,7 +127,7 @@ fn blanks_are_counted_for_pairs_and_pieces() {
     let blanks = |request: PatternRequest| Piece::Finding(request).blanks(&shop).unwrap();
     let hooks = PatternRequest { pieces_n: 24, ..usual("open-ear-wire") };
     assert_eq!(blanks(hooks.clone()).n, 48);
-    assert_eq!(blanks(PatternRequest { singly: true, ..hooks }).n, 24);
+    assert_eq!(blanks(PatternRequest { count_singles: true, ..hooks }).n, 24);
     let clasps = PatternRequest { pieces_n: 12, ..usual("hook-clasp") };
     let said = blanks(clasps).shown(LengthUnit::Inch);
     assert!(said.starts_with("12 blanks of ") && said.contains(" in"), "{said}");

@@ -104,7 +104,7 @@ fn an_even_piece_has_no_cause() {
     let misfit = causes(&hook, CheckedOf::Piece, &measured, &workshop).unwrap();
     assert!(
         misfit.causes.is_empty()
-            && misfit.told.contains("As even as hands can make it: nothing here needs a cause"),
+            && misfit.text.contains("As even as hands can make it: nothing here needs a cause"),
         "{misfit:?}"
     );
     assert!(causes(&hook, CheckedOf::Piece, &BTreeMap::new(), &workshop).is_err());
@@ -147,7 +147,7 @@ fn what_no_cause_explains_is_said_so() {
         let misfit = causes(&piece, CheckedOf::Piece, &measured, &workshop).unwrap();
         all += 1;
         sure += u32::from(misfit.sure);
-        none += u32::from(misfit.causes.is_empty() && misfit.told.starts_with("None of the usual causes"));
+        none += u32::from(misfit.causes.is_empty() && misfit.text.starts_with("None of the usual causes"));
     }
     assert!(sure <= 2, "{sure} of {all} called very likely");
     assert!(none >= 60, "{none} of {all} said to be none of the causes");

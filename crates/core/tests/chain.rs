@@ -18,7 +18,7 @@ use lorimant_core::chain::solid::stl;
 use lorimant_core::chain::strands::strands_n;
 use lorimant_core::chain::taut;
 use lorimant_core::chain::torus::Around;
-use lorimant_core::chain::weave::{GoesOn, Link, Weave};
+use lorimant_core::chain::weave::{Link, Repeats, Weave};
 use lorimant_core::chain::weaves::{self, by_word};
 use lorimant_core::chain::{ChainRequest, RingSize, Suits, Taut};
 use lorimant_core::pattern::PatternRequest;
@@ -193,9 +193,9 @@ proptest! {
         for ring in building.open() {
             let placed = building.placed(ring);
             prop_assert!(placed.through.iter().all(|at| there.contains(at)), "{ring:?} {placed:?}");
-            prop_assert!(placed.takes_up.iter().all(|at| building.is_shut(*at) && !there.contains(at)));
-            links += placed.through.len() + placed.takes_up.len();
-            there.extend(&placed.takes_up);
+            prop_assert!(placed.picks_up.iter().all(|at| building.is_shut(*at) && !there.contains(at)));
+            links += placed.through.len() + placed.picks_up.len();
+            there.extend(&placed.picks_up);
             there.push(ring);
         }
         let open_n = building.open().count();
@@ -214,8 +214,8 @@ proptest! {
         for placing in 0..building.open_n() {
             let told = building.placing(placing, 1.0, LengthUnit::Mm).unwrap();
             prop_assert_eq!(told.n, placing + 1);
-            prop_assert!(told.in_row >= 1 && told.in_row <= told.of_row);
-            prop_assert_eq!(building.before_row(told.row) + told.in_row, told.n);
+            prop_assert!(told.ring_in_row_n >= 1 && told.ring_in_row_n <= told.of_row);
+            prop_assert_eq!(building.before_row(told.row) + told.ring_in_row_n, told.n);
         }
         prop_assert!(building.placing(building.open_n(), 1.0, LengthUnit::Mm).is_none());
     }
@@ -233,13 +233,13 @@ proptest! {
         match request.plan() {
             Ok(plan) => {
                 prop_assert_eq!(plan.rings_n, plan.cells_n * plan.across_n * plan.rings_per_cell);
-                prop_assert_eq!(plan.shut_before_n + plan.open_n, plan.rings_n);
+                prop_assert_eq!(plan.pre_closed_n + plan.open_n, plan.rings_n);
                 // The wire of a chain is that of its rings.
                 let one = RingRequest { rings_n: 1, ..request.ring.clone() }.plan().unwrap();
                 prop_assert!((plan.wire_length_mm / one.ring_length_mm / f64::from(plan.rings_n) - 1.0).abs() < 1e-9);
                 prop_assert!((plan.chain_length_mm - (length_mm - ease_mm)).abs() <= plan.repeat_mm / 2.0 + 1e-6);
             }
-            Err(faults) => prop_assert!(faults.0.iter().all(|fault| fault.sentence.ends_with('.'))),
+            Err(faults) => prop_assert!(faults.0.iter().all(|fault| fault.message.ends_with('.'))),
         }
     }
 }
@@ -254,19 +254,19 @@ fn a_doubled_cell_gives_the_same_repeat(#[case] word: &str) {
     let mut links = vec![];
     for link in &single.links {
         for half in 0..2 {
-            let to = half + link.cells_on;
+            let to = half + link.cells_along;
             links.push(Link {
                 ring: link.ring + k * half as usize,
                 through: link.through + k * to.rem_euclid(2) as usize,
-                cells_on: to.div_euclid(2),
-                cells_aside: 0,
+                cells_along: to.div_euclid(2),
+                cells_across: 0,
             });
         }
     }
-    let GoesOn::Chain { turn_deg: Some(turn) } = single.goes_on else { panic!() };
-    let goes_on = GoesOn::Chain { turn_deg: Some(2.0 * turn) };
+    let Repeats::Chain { turn_deg: Some(turn) } = single.repeats else { panic!() };
+    let goes_on = Repeats::Chain { turn_deg: Some(2.0 * turn) };
     let rings = [single.rings.clone(), single.rings.clone()].concat();
-    let double = Weave { name: "double".into(), rings, links, goes_on, folds: vec![] };
+    let double = Weave { name: "double".into(), rings, links, repeats: goes_on, folds: vec![] };
     double.check().unwrap();
     let ratio = 5.0;
     let from = Ladder::of_known(word).unwrap().pose_at(ratio).unwrap();
@@ -310,10 +310,10 @@ fn rings_of_two_sizes_lie_together() {
         name: "large and small".into(),
         rings: vec!["large".into(), "small".into()],
         links: vec![
-            Link { ring: 0, through: 1, cells_on: 0, cells_aside: 0 },
-            Link { ring: 1, through: 0, cells_on: 1, cells_aside: 0 },
+            Link { ring: 0, through: 1, cells_along: 0, cells_across: 0 },
+            Link { ring: 1, through: 0, cells_along: 1, cells_across: 0 },
         ],
-        goes_on: GoesOn::Chain { turn_deg: None },
+        repeats: Repeats::Chain { turn_deg: None },
         folds: vec![],
     };
     let sizes = [RingSize { inside_mm: 8.0, wire_mm: 1.0 }, RingSize { inside_mm: 5.0, wire_mm: 1.0 }];
@@ -345,18 +345,19 @@ fn two_metals_lie_as_one_and_two_sizes_are_worked_out_once() {
 /// Who cannot wait is told at once, and what was wanted is worked out by whoever can; a kept ladder is as good as a new one.
 #[test]
 fn what_nobody_waits_for_is_worked_out_by_whoever_can() {
-    let link = |through: usize, cells_on: i32| Link { ring: 0, through, cells_on, cells_aside: 0 };
+    let link =
+        |through: usize, cells_on: i32| Link { ring: 0, through, cells_along: cells_on, cells_across: 0 };
     let own = Weave {
         name: "mail by two".to_owned(),
         rings: vec!["a".to_owned(), "b".to_owned()],
         links: vec![link(1, 0), link(1, 1)],
-        goes_on: GoesOn::default(),
+        repeats: Repeats::default(),
         folds: vec![],
     };
     // Other sizes than any other test asks for, so that nobody else has worked them out.
     let sizes = [RingSize { inside_mm: 7.3, wire_mm: 1.0 }, RingSize { inside_mm: 5.9, wire_mm: 1.0 }];
     let faults = taut::while_waiting(|| false, || Taut::of(&own, &sizes)).unwrap_err();
-    assert!(faults.0[0].sentence.contains("still being worked out"), "{faults}");
+    assert!(faults.0[0].message.contains("still being worked out"), "{faults}");
     assert!(!Taut::is_at_hand(&own, &sizes));
     let wanted = taut::take_wanted();
     let (weave, parts) = wanted.iter().find(|(weave, _)| weave.name == own.name).unwrap();
@@ -406,7 +407,7 @@ fn a_chain_is_counted_as_by_hand() {
     assert_eq!(plan.cells_n, (420.0 / repeat).round() as u32);
     assert_eq!(plan.rings_n, 6 * plan.cells_n);
     // Two of six are shut beforehand.
-    assert_eq!((plan.shut_before_n, plan.open_n), (2 * plan.cells_n, 4 * plan.cells_n));
+    assert_eq!((plan.pre_closed_n, plan.open_n), (2 * plan.cells_n, 4 * plan.cells_n));
     // Three in a hundred are spoiled, four kept.
     assert_eq!(plan.rings_to_make_n, (f64::from(plan.rings_n) * 1.03).ceil() as u32 + 4);
     let clasp = ChainRequest {
@@ -442,12 +443,12 @@ fn a_weave_that_cannot_be_says_why(
     #[case] n: usize,
     #[case] said: &str,
 ) {
-    let link = |(ring, through, cells_on)| Link { ring, through, cells_on, cells_aside: 0 };
+    let link = |(ring, through, cells_on)| Link { ring, through, cells_along: cells_on, cells_across: 0 };
     let weave = Weave {
         name: "mine".into(),
         rings: vec!["ring".into(); n],
         links: links.into_iter().map(link).collect(),
-        goes_on: GoesOn::default(),
+        repeats: Repeats::default(),
         folds: vec![],
     };
     let faults = weave.check().unwrap_err();
@@ -501,7 +502,7 @@ fn what_its_sentence_says_the_ask_line_reads() {
 
 /// What a sentence writes is read back, whatever stands in it.
 #[rstest]
-#[case(ChainRequest { chains_n: 3, ease_mm: -4.0, spares_n: 9, spoiled_share: 0.05, ..costume_chain() })]
+#[case(ChainRequest { chains_n: 3, ease_mm: -4.0, spares_n: 9, scrap_share: 0.05, ..costume_chain() })]
 #[case(ChainRequest { weave: "four-in-one-sheet".into(), across_n: 7, ease_mm: 3.0, ..costume_chain() })]
 #[case(ChainRequest { second_ring: Some(ring(Metal::Copper, 1.2, 5.0)), chains_n: 2, ..costume_chain() })]
 #[case(off_lot(costume_chain(), 5))]
@@ -554,7 +555,7 @@ fn a_chain_of_two_wires_takes_both() {
     let workshop = Workshop::default();
     let two = ChainRequest { second_ring: Some(ring(Metal::Copper, 1.2, 5.0)), ..costume_chain() };
     let plan = two.plan().unwrap();
-    assert_eq!(plan.parts_shut_n, [0, plan.shut_before_n]);
+    assert_eq!(plan.parts_pre_closed_n, [0, plan.pre_closed_n]);
     let piece = Piece::Chain(Box::new(two));
     let picked = [Picked { what: "two".into(), piece: piece.clone() }];
     let wires = by_wire(&picked, &[], &workshop).unwrap();

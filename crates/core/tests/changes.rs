@@ -124,7 +124,7 @@ fn words_are_nudged_by_what_a_ruler_reads() {
         [("loop_mm", "wide"), ("kind", "hat"), ("metal", "wood"), ("pieces", "some"), ("nose", "2")]
     {
         let refused = request.changed(slot, &Change::Typed(text.to_owned()), &bench()).unwrap_err();
-        assert!(refused.0[0].sentence.contains(if slot == "nose" { "nose" } else { text }), "{refused:?}");
+        assert!(refused.0[0].message.contains(if slot == "nose" { "nose" } else { text }), "{refused:?}");
     }
     for slot in ["kind", "metal", "temper", "section", "plier", "hand", "loop_side"] {
         let choices = request.choices(slot, &bench());
@@ -168,7 +168,7 @@ fn a_pull_keeps_to_the_rulers_unit_and_the_limits() {
 #[case("front_mm", f64::NAN)]
 fn what_is_no_dimension_cannot_be_pulled(#[case] slot: &str, #[case] mm: f64) {
     let faults = usual("open-ear-wire").changed(slot, &Change::Pulled(mm), &bench()).unwrap_err();
-    assert!(faults.0[0].sentence.contains("Type it."), "{faults:?}");
+    assert!(faults.0[0].message.contains("Type it."), "{faults:?}");
     assert!(rings().changed(Slot::Size, &Change::Pulled(1.0), &drawer()).is_err());
 }
 
@@ -249,7 +249,7 @@ fn the_ring_wanted_stays_the_wish() {
     let given = typed(&rings(), Slot::Inside, "4.4 mm");
     assert_eq!(given.wish.inside_mm, Some(4.4));
     let worked = given.sheet(&shop).result.unwrap();
-    let said = worked.wished.unwrap();
+    let said = worked.wanted.unwrap();
     assert!(said.starts_with("4.4 mm inside is wanted, 4.5 mm given"), "{said}");
     let harder = typed(&given, Slot::Temper, "half-hard");
     assert_eq!(harder.wish.inside_mm, Some(4.4));
@@ -260,7 +260,7 @@ fn the_ring_wanted_stays_the_wish() {
     assert_eq!(own.wish.inside_mm, None);
     // Every rod placed along the line is taken by its name.
     for rod in given.sheet(&shop).result.unwrap().rods {
-        assert_eq!(typed(&given, Slot::Mandrel, &rod.shown).mandrel, rod.mandrel);
+        assert_eq!(typed(&given, Slot::Mandrel, &rod.label).mandrel, rod.mandrel);
     }
 }
 
@@ -290,9 +290,9 @@ fn wire_typed_as_the_count_stays_the_wish_and_the_count_follows() {
     assert!(larger.rings_n < metre.rings_n);
     let more = RingRequest { rings_n: larger.rings_n + 1, ..larger.clone() };
     assert!(larger.plan().unwrap().wire_length_mm <= 1000.0 && more.plan().unwrap().wire_length_mm > 1000.0);
-    let said = larger.sheet(&shop).result.unwrap().wished.unwrap();
+    let said = larger.sheet(&shop).result.unwrap().wanted.unwrap();
     assert_eq!(said, "As many as 1 m of wire gives.");
     assert_eq!(typed(&larger, Slot::Rings, "40").wish.supply, None);
     let faults = rings().changed(Slot::Rings, &Change::Typed("some".into()), &shop).unwrap_err();
-    assert!(faults.0[0].sentence.contains("whole number of rings"));
+    assert!(faults.0[0].message.contains("whole number of rings"));
 }

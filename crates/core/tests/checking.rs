@@ -26,7 +26,7 @@ fn a_run_is_seen_and_chance_is_not() {
     let moved: Vec<(u32, f64)> =
         (1..=20).map(|n| (n, if n > 10 { 5.2 } else { 5.0 } + chance.normal(0.02))).collect();
     let chart = charted("ring", &moved, (4.8, 5.4), LengthUnit::Mm);
-    assert!(chart.signs.iter().any(|sign| sign.told.contains("in a row")), "{chart:?}");
+    assert!(chart.signs.iter().any(|sign| sign.text.contains("in a row")), "{chart:?}");
     let mut odd: Vec<(u32, f64)> = (1..=10).map(|n| (n, 5.0 + chance.normal(0.02))).collect();
     odd[6].1 = 5.6;
     let chart = charted("ring", &odd, (4.8, 5.4), LengthUnit::Mm);
@@ -44,7 +44,7 @@ fn a_drift_is_seen_from_the_sixth_piece_on(#[case] rising: u32, #[case] seen: bo
     values.extend([5.02, 5.05, 5.01]);
     let pieces: Vec<(u32, f64)> = (1..).zip(values).collect();
     let chart = charted("ring", &pieces, (4.8, 5.4), LengthUnit::Mm);
-    assert_eq!(chart.signs.iter().any(|sign| sign.told.contains("each larger")), seen, "{chart:?}");
+    assert_eq!(chart.signs.iter().any(|sign| sign.text.contains("each larger")), seen, "{chart:?}");
 }
 
 /// Pieces rolled on two jaws by turns are seen to be; a batch of one jaw is not.
@@ -57,7 +57,7 @@ fn two_jaws_by_turns_are_seen() {
     };
     let said = |pieces: &[(u32, f64)]| {
         let chart = charted("loop", pieces, (2.8, 3.2), LengthUnit::Mm);
-        chart.signs.iter().any(|sign| sign.told.contains("Every other piece"))
+        chart.signs.iter().any(|sign| sign.text.contains("Every other piece"))
     };
     let of_two = (0..100).filter(|_| said(&batch(&mut chance, 0.08))).count();
     let of_one = (0..300).filter(|_| said(&batch(&mut chance, 0.0))).count();
@@ -103,7 +103,7 @@ fn the_hands_own_spread_is_parted_into_its_sources() {
     assert!((own.sources.iter().map(|one| one.share).sum::<f64>() - 1.0).abs() < 1e-9);
     // Nothing measured leaves the handbook.
     let none = learned(&[], &HandSpread::default(), 0.02, LengthUnit::Mm);
-    assert!((none.hand.hugging_mm - HandSpread::default().hugging_mm).abs() < 1e-3, "{none:?}");
+    assert!((none.hand.coil_slack_mm - HandSpread::default().coil_slack_mm).abs() < 1e-3, "{none:?}");
 }
 
 #[rstest]
@@ -130,7 +130,7 @@ fn lines_of_calipers(#[case] line: &str, #[case] mm: f64) {
 #[case("\u{0}\u{1}\u{2}5.08 mm", "not a caliper reading")]
 fn lines_that_are_none(#[case] line: &str, #[case] says: &str) {
     let fault = read_line(line).unwrap_err();
-    assert!(fault.sentence.contains(says), "{}", fault.sentence);
+    assert!(fault.message.contains(says), "{}", fault.message);
 }
 
 proptest! {
@@ -152,7 +152,7 @@ proptest! {
             let judged = one.judge(value, &piece, &workshop);
             let within = value >= one.least - 1e-9 && value <= one.most + 1e-9;
             prop_assert_eq!(judged.verdict == Verdict::Pass, within);
-            prop_assert!(!judged.told.is_empty());
+            prop_assert!(!judged.text.is_empty());
         }
     }
 }

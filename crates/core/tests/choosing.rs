@@ -109,7 +109,7 @@ fn every_metal_temper_and_size_that_can_serve_is_weighed_and_the_best_stands_fir
     assert!(found.candidates.len() >= 5);
     for one in &found.candidates {
         let of_metal = found.candidates.iter().filter(|other| other.wire.metal == one.wire.metal).count();
-        assert!(of_metal <= 3, "{}", one.shown);
+        assert!(of_metal <= 3, "{}", one.label);
         assert!(one.reasons.len() >= 4, "{:?}", one.reasons);
     }
 }
@@ -154,7 +154,7 @@ fn fine_silver_is_left_for_fusing() {
 fn in_the_ear_the_best_goes_through_usual_piercings() {
     let found = chosen(&wish(Piece::Finding(usual("open-ear-wire"))));
     let best = &found.candidates[0];
-    assert!((0.6..=1.05).contains(&best.wire.size_mm), "{}", best.shown);
+    assert!((0.6..=1.05).contains(&best.wire.size_mm), "{}", best.label);
     assert!(found.makers_differ.iter().any(|method| method.question.contains("ear")));
     assert!(found.makers_differ.iter().any(|method| method.question.contains("soft")));
 }
@@ -332,7 +332,7 @@ fn a_plans_own_route_is_weighed() {
     };
     let finished = Piece::Rings(hammered.clone());
     let route = finished.route(&shop).unwrap();
-    assert!((load(&hammered) - route.totals.holds.unwrap().comes_off_n).abs() < 1e-9);
+    assert!((load(&hammered) - route.totals.holds.unwrap().pulls_open_n).abs() < 1e-9);
     assert!(load(&hammered) > load(&plain));
 }
 
@@ -417,13 +417,13 @@ fn a_maker_would_agree() {
             let three: Vec<String> = (found.candidates.iter().take(3))
                 .filter_map(|one| {
                     let why = silly(one, maker, of_kind.temper, request.wire.size_mm)?;
-                    Some(format!("{}: {why}", one.shown))
+                    Some(format!("{}: {why}", one.label))
                 })
                 .collect();
             if everyday.contains(&first.wire.metal) && three.is_empty() {
                 agreed += 1;
             } else {
-                wrong.push(format!("{kind} {bears_n} N {maker}: {} {three:?}", first.shown));
+                wrong.push(format!("{kind} {bears_n} N {maker}: {} {three:?}", first.label));
             }
         }
     }

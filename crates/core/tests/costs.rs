@@ -43,7 +43,7 @@ fn a_piece_costs_its_wire_its_consumables_and_its_hands() {
     assert_eq!(cost.break_even_n, Some(9));
     // 24 · (4 − 0.9316) over 2.1 hours.
     assert_eq!(cost.hour_earns, Some(money("35.07")));
-    assert!(cost.sentence.contains("from 9 pieces."), "{}", cost.sentence);
+    assert!(cost.text.contains("from 9 pieces."), "{}", cost.text);
 }
 
 #[test]
@@ -51,14 +51,14 @@ fn making_what_is_cheaper_bought_never_pays() {
     let cost = CostRequest { bought: Some(money("2.00")), ..request() }.cost().unwrap();
     assert_eq!(cost.break_even_n, None);
     assert!(cost.hour_earns.unwrap() < money("24"));
-    assert!(cost.sentence.contains("is never cheaper to make at this rate"), "{}", cost.sentence);
+    assert!(cost.text.contains("is never cheaper to make at this rate"), "{}", cost.text);
 }
 
 #[test]
 fn hands_that_are_not_counted_are_asked_for() {
     let cost =
         CostRequest { minutes: 0.0, setting_up_minutes: 0.0, bought: None, ..request() }.cost().unwrap();
-    assert!(cost.sentence.contains("not counted yet"), "{}", cost.sentence);
+    assert!(cost.text.contains("not counted yet"), "{}", cost.text);
     assert_eq!(cost.hour_earns, None);
 }
 
@@ -163,7 +163,7 @@ fn what_is_sold_in_pairs_is_set_against_a_pair() {
     let (one, pair) = (one.cost().unwrap(), pair.cost().unwrap());
     assert_eq!((one.break_even_n, one.hour_earns), (pair.break_even_n, pair.hour_earns));
     let dear = CostRequest { bought: Some(money("0.10")), bought_pair: true, ..request() };
-    assert!(dear.cost().unwrap().sentence.contains("Bought for 0.1, a pair is never cheaper to make"));
+    assert!(dear.cost().unwrap().text.contains("Bought for 0.1, a pair is never cheaper to make"));
     let start = |piece: Piece| {
         CostStart::of(&piece, &Rack::default(), Decimal::ZERO, &shop(LengthUnit::Mm))
             .unwrap()
@@ -171,14 +171,14 @@ fn what_is_sold_in_pairs_is_set_against_a_pair() {
             .bought_pair
     };
     assert!(start(Piece::Finding(hooks())));
-    assert!(!start(Piece::Finding(PatternRequest { singly: true, ..hooks() })));
+    assert!(!start(Piece::Finding(PatternRequest { count_singles: true, ..hooks() })));
 }
 
 #[test]
 fn none_made_cost_nothing_that_could_be_said() {
     let fault = CostRequest { pieces_n: 0, ..request() }.cost().unwrap_err().0.remove(0);
     assert_eq!(
-        (fault.field.as_str(), fault.sentence.as_str()),
+        (fault.field.as_str(), fault.message.as_str()),
         ("pieces_n", "0 is not a number of pieces. Enter 1 to 1,000,000.")
     );
 }

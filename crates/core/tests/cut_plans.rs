@@ -236,7 +236,7 @@ fn a_plan_reads_in_bench_order() {
 fn what_cannot_be_planned_is_refused(#[case] request: CutRequest, #[case] field: &str, #[case] says: &str) {
     let faults = request.solve(LengthUnit::Mm, &|_| true).unwrap_err().0;
     let fault = faults.iter().find(|fault| fault.field == field).unwrap_or_else(|| panic!("{faults:?}"));
-    assert!(fault.sentence.contains(says), "{}", fault.sentence);
+    assert!(fault.message.contains(says), "{}", fault.message);
 }
 
 #[test]
@@ -331,8 +331,8 @@ fn a_plan_from_outside_is_checked() {
 fn rests_come_before_a_spool_whatever_their_trims() {
     let stock = [(2000.0, StockKind::Spool), (130.0, StockKind::Offcut), (95.0, StockKind::Offcut)];
     let plan = solved(&request(&stock, &[(60.0, 3)], [0.6, 0.0, 30.0]));
-    assert!(plan.stock.iter().all(|cut| cut.kind == StockKind::Offcut), "{}", plan.sentence);
-    assert!(plan.optimal && plan.sentence.contains("no plan uses less"), "{}", plan.sentence);
+    assert!(plan.stock.iter().all(|cut| cut.kind == StockKind::Offcut), "{}", plan.text);
+    assert!(plan.optimal && plan.text.contains("no plan uses less"), "{}", plan.text);
     assert!(plan.scrap_mm > 0.6 + 1e-9, "one flush trim more than the spool would take");
 }
 
@@ -340,8 +340,8 @@ fn rests_come_before_a_spool_whatever_their_trims() {
 #[test]
 fn what_is_not_proved_is_not_claimed() {
     let plan = large(500, 12, 30, 4, 1.5).solve(LengthUnit::Mm, &|_| false).unwrap();
-    assert!(!plan.optimal && !plan.sentence.contains("no plan uses less"), "{}", plan.sentence);
-    assert!(plan.sentence.contains("% more wire than the best possible plan"), "{}", plan.sentence);
+    assert!(!plan.optimal && !plan.text.contains("no plan uses less"), "{}", plan.text);
+    assert!(plan.text.contains("% more wire than the best possible plan"), "{}", plan.text);
 }
 
 #[test]
@@ -349,7 +349,7 @@ fn texts_are_in_the_unit_read_first() {
     let plan = request(&[(1000.0, StockKind::Spool)], &[(63.5, 4)], [1.0, 0.0, 30.0])
         .solve(LengthUnit::Inch, &|_| true)
         .unwrap();
-    let text = format!("{} {}", plan.sentence, plan.stock[0].text);
+    let text = format!("{} {}", plan.text, plan.stock[0].text);
     assert!(text.contains("the template 2 1/2 in and 3 more from it") && !text.contains("mm"), "{text}");
 }
 
@@ -401,10 +401,9 @@ fn the_two_of_a_pair_come_from_one_lot_where_they_can() {
     let plan = solved(&apart);
     assert_eq!((split(&apart, &plan), plan.split_pairs_n), (1, 1));
     assert!(
-        plan.sentence
-            .contains("The two of one pair come from different lots: keep them apart and match them"),
+        plan.text.contains("The two of one pair come from different lots: keep them apart and match them"),
         "{}",
-        plan.sentence
+        plan.text
     );
 }
 

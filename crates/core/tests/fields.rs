@@ -29,7 +29,7 @@ fn copper() -> Wire {
 }
 
 fn one(text: &str, reads: Reads, habits: Habits) -> Result<ReadField, Faults> {
-    let field = TypedField { field: "it".into(), text: text.into(), reads, needed: false };
+    let field = TypedField { field: "it".into(), text: text.into(), input: reads, needed: false };
     read(&[field], Some(&copper()), habits).map(|found| found[0].clone())
 }
 
@@ -104,7 +104,7 @@ fn what_cannot_be_read_or_may_be_two_things_is_refused(
     #[case] sentence: &str,
 ) {
     let faults = one(text, reads, Habits::default()).unwrap_err();
-    assert_eq!((faults.0[0].field.as_str(), faults.0[0].sentence.as_str()), ("it", sentence));
+    assert_eq!((faults.0[0].field.as_str(), faults.0[0].message.as_str()), ("it", sentence));
 }
 
 #[rstest]
@@ -127,7 +127,7 @@ fn every_fault_of_a_form_is_found_at_once_and_nothing_typed_is_nothing() {
     let field = |name: &str, text: &str, reads, needed| TypedField {
         field: name.into(),
         text: text.into(),
-        reads,
+        input: reads,
         needed,
     };
     let form = [
@@ -138,7 +138,7 @@ fn every_fault_of_a_form_is_found_at_once_and_nothing_typed_is_nothing() {
     let faults = read(&form, None, Habits::default()).unwrap_err();
     let at: Vec<&str> = faults.0.iter().map(|fault| fault.field.as_str()).collect();
     assert_eq!(at, ["size", "price"]);
-    assert_eq!(faults.0[0].sentence, "Nothing entered. Write it as 5 mm, 3/16\" or 18 awg.");
+    assert_eq!(faults.0[0].message, "Nothing entered. Write it as 5 mm, 3/16\" or 18 awg.");
     let found = read(&form[2..], None, Habits::default()).unwrap();
     assert_eq!((found[0].value, found[0].money), (None, None));
 }
@@ -147,9 +147,9 @@ fn every_fault_of_a_form_is_found_at_once_and_nothing_typed_is_nothing() {
 fn a_weight_of_wire_is_its_length_and_needs_a_wire() {
     let found = one("50 g", Reads::OfWire, Habits::default()).unwrap().value.unwrap();
     assert!((copper().mass_g(found) - 50.0).abs() < 1e-4);
-    let field = TypedField { field: "it".into(), text: "50 g".into(), reads: Reads::OfWire, needed: false };
+    let field = TypedField { field: "it".into(), text: "50 g".into(), input: Reads::OfWire, needed: false };
     let faults = read(&[field], None, Habits::default()).unwrap_err();
-    assert_eq!(faults.0[0].sentence, "Enter the wire first.");
+    assert_eq!(faults.0[0].message, "Enter the wire first.");
 }
 
 #[rstest]
@@ -182,7 +182,7 @@ fn a_movement_that_cannot_be_is_refused_where_it_was_typed(
     #[case] sentence: &str,
 ) {
     let faults = Movement::typed(kind, text, "", &copper(), Habits::default()).unwrap_err();
-    assert_eq!((faults.0[0].field.as_str(), faults.0[0].sentence.as_str()), ("typed", sentence));
+    assert_eq!((faults.0[0].field.as_str(), faults.0[0].message.as_str()), ("typed", sentence));
 }
 
 #[rstest]
@@ -254,7 +254,7 @@ proptest! {
     fn nothing_typed_panics(text in "\\PC{0,24}", which in 0_usize..10) {
         let reads = Reads::ALL[which % Reads::ALL.len()];
         if let Err(faults) = one(&text, reads, Habits::default()) {
-            prop_assert!(faults.0[0].sentence.ends_with('.'), "{:?}", faults);
+            prop_assert!(faults.0[0].message.ends_with('.'), "{:?}", faults);
         }
     }
 }

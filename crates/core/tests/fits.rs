@@ -24,7 +24,7 @@ fn the_line_answers_as_the_two_pieces_do(#[case] line: &str) {
     let (ring, _) = piece("6 mm ring of 1 mm copper", &Workshop::default(), &Vec::new).unwrap();
     let fits = mate(&ring, &Piece::Finding(usual("hook-clasp")), &Workshop::default()).unwrap();
     for fit in &fits {
-        assert!(reply.headline.contains(&fit.sentence), "{} has not {}", reply.headline, fit.sentence);
+        assert!(reply.headline.contains(&fit.text), "{} has not {}", reply.headline, fit.text);
     }
     assert_eq!((reply.opens, reply.pattern.is_some()), (Some(View::Room), true));
 }
@@ -69,12 +69,12 @@ fn the_weakest_of_a_set_is_named() {
     let set = weakest(&parts, &shop).unwrap();
     let holds = |piece: &Piece| {
         let route = piece.route(&shop).unwrap();
-        route.totals.holds.map(|holds| holds.comes_off_n)
+        route.totals.holds.map(|holds| holds.pulls_open_n)
     };
     let least = parts.iter().filter_map(holds).fold(f64::INFINITY, f64::min);
-    assert!((set.parts[0].holds.unwrap().comes_off_n - least).abs() < 1e-12);
+    assert!((set.parts[0].holds.unwrap().pulls_open_n - least).abs() < 1e-12);
     // What does not bear stands last and gives nothing away.
-    assert_eq!(set.parts.last().unwrap().called, "coil end cap");
-    assert!(set.sentence.contains("gives way first"), "{}", set.sentence);
+    assert_eq!(set.parts.last().unwrap().name, "coil end cap");
+    assert!(set.text.contains("gives way first"), "{}", set.text);
     assert_eq!(weakest(&parts[..1], &shop).unwrap_err().0[0].field, "parts");
 }

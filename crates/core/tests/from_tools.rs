@@ -44,7 +44,7 @@ fn every_kind_comes_out_of_a_cut(
                 assert!(known.contains(&told) || limits.contains(&told), "{told:?} {fault:?}");
                 assert!(
                     fault.field == "cut_mm"
-                        && fault.sentence.contains(if unit == LengthUnit::Mm { "mm" } else { "in" })
+                        && fault.message.contains(if unit == LengthUnit::Mm { "mm" } else { "in" })
                 );
                 continue;
             }
@@ -98,7 +98,7 @@ fn a_mark_on_the_jaw_makes_the_loop() {
 #[case::too_short(Tools { cut_mm: Some(3.0), ..Tools::default() }, "cut_mm", "mm")]
 fn what_makes_no_piece_is_said(#[case] tools: Tools, #[case] field: &str, #[case] says: &str) {
     let fault = usual("open-ear-wire").from_tools(&tools, &shop(LengthUnit::Mm)).unwrap_err().0.remove(0);
-    assert!(fault.field == field && fault.sentence.contains(says), "{fault:?}");
+    assert!(fault.field == field && fault.message.contains(says), "{fault:?}");
 }
 
 #[rstest]

@@ -65,7 +65,7 @@ fn without_a_torch_nothing_is_heated(#[case] kind: &str) {
     let request = PatternRequest { route: serde_json::from_str(route).unwrap(), ..usual(kind) };
     let shop = on(Gear { torch: false, ..Gear::default() });
     let refused = request.form_with(&shop).unwrap().made(&Changes::default(), &shop).unwrap_err();
-    assert!(refused.0[0].sentence.contains("no torch is listed under Tools"), "{refused:?}");
+    assert!(refused.0[0].message.contains("no torch is listed under Tools"), "{refused:?}");
 }
 
 #[test]
@@ -111,10 +111,10 @@ fn what_a_piece_is_fit_for_follows_its_load() {
     };
     let hook = route("hook-clasp");
     let first = hook.holds.unwrap().first_set_n;
-    assert!(hook.ought.iter().all(|one| one.bears == (first >= one.least_n)) && hook.ought.len() == 3);
-    let fit = fit_for(&hook.ought);
-    assert_eq!(hook.ought[0].bears, fit != "practice", "{fit}");
-    assert!(route("eye-pin").ought.is_empty(), "a pin does not open");
+    assert!(hook.required.iter().all(|one| one.bears == (first >= one.least_n)) && hook.required.len() == 3);
+    let fit = fit_for(&hook.required);
+    assert_eq!(hook.required[0].bears, fit != "practice", "{fit}");
+    assert!(route("eye-pin").required.is_empty(), "a pin does not open");
 }
 
 /// An anneal before a bend that is not there says how many there are.
@@ -132,7 +132,7 @@ fn an_operation_is_put_before_the_one_that_is_named() {
     assert!(put(1).unwrap());
     let refused = put(9).unwrap_err().0.remove(0);
     assert_eq!(refused.field, "route.with.0.before_n");
-    assert!(refused.sentence.contains("has “bend” 1 time, not 9"), "{}", refused.sentence);
+    assert!(refused.message.contains("has “bend” 1 time, not 9"), "{}", refused.message);
 }
 
 /// A workshop that fuses solders what does not fuse; a plan that asks for it is told why not.
@@ -152,7 +152,7 @@ fn a_joint_is_left_as_its_metal_allows() {
     };
     assert!(does(&rings).unwrap().contains(&Operation::Solder));
     rings.route.methods.joint = Some(Joint::Fuse);
-    assert!(does(&rings).unwrap_err().0[0].sentence.contains("does not fuse to itself"));
+    assert!(does(&rings).unwrap_err().0[0].message.contains("does not fuse to itself"));
     rings.wire.metal = Metal::FineSilver;
     assert!(does(&rings).unwrap().contains(&Operation::Fuse));
 }

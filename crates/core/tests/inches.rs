@@ -70,7 +70,7 @@ fn every_finding_is_told_in_inches() {
             all_in_inches(
                 form.steps.iter().flat_map(|step| [Some(step.text.as_str()), step.hint.as_deref()]).flatten(),
             );
-            all_in_inches(form.checks.iter().map(|check| check.sentence.as_str()));
+            all_in_inches(form.checks.iter().map(|check| check.text.as_str()));
             all_in_inches(form.marks.iter().map(|mark| mark.tool.as_str()));
             all_in_inches(worked.figures.iter().filter_map(|figure| figure.more.as_deref()));
             all_in_inches([worked.front.drawing.described.as_str(), worked.side.drawing.described.as_str()]);
@@ -89,7 +89,7 @@ fn every_finding_is_told_in_inches() {
             1,
         ));
         let fits = mate(&Piece::Finding(PatternRequest::usual(kind)), &ring, &workshop).unwrap();
-        all_in_inches(fits.iter().map(|fit| fit.sentence.as_str()));
+        all_in_inches(fits.iter().map(|fit| fit.text.as_str()));
     }
 }
 
@@ -107,7 +107,7 @@ fn every_ring_plan_is_told_in_inches(#[case] rod: Mandrel) {
     all_in_inches(worked.figures.iter().filter_map(|figure| figure.more.as_deref()));
     all_in_inches(worked.cautions.iter().map(|caution| caution.text.as_str()));
     all_in_inches([worked.wound.described.as_str(), worked.released.described.as_str()]);
-    all_in_inches(worked.rods.iter().map(|rod| rod.shown.as_str()));
+    all_in_inches(worked.rods.iter().map(|rod| rod.label.as_str()));
     for slot in Slot::ALL {
         let choices = request.choices(*slot, &workshop);
         all_in_inches(choices.iter().flat_map(|choice| [choice.label.as_str(), choice.effect.as_str()]));
@@ -128,7 +128,7 @@ fn the_ask_line_answers_in_inches(#[case] line: &str) {
     all_in_inches([answer.headline.as_str()]);
     all_in_inches(answer.assumed.iter().map(String::as_str));
     all_in_inches(answer.makes.iter().map(|makes| makes.text.as_str()));
-    all_in_inches(answer.candidates.iter().map(|rod| rod.shown.as_str()));
+    all_in_inches(answer.candidates.iter().map(|rod| rod.label.as_str()));
 }
 
 /// The setting says how lengths are read, never what is cut: a blank is rounded to the ruler's mark, and the

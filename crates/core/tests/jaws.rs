@@ -46,7 +46,7 @@ fn measured_pieces_tell_of_the_jaw_they_were_rolled_on(#[case] kind: &str, #[cas
                 value,
                 from: ReadFrom::Typed,
                 at: "2026-03-05T10:00:00Z".into(),
-                aside: false,
+                excluded: false,
             })
         })
         .collect();
@@ -66,7 +66,7 @@ fn measured_pieces_tell_of_the_jaw_they_were_rolled_on(#[case] kind: &str, #[cas
     let seen = seen_on(&workshop.pliers[0], "2026-01-01", &loops, LengthUnit::Mm).unwrap();
     // Twelve loops, each uneven by 0.04 mm, which is about 0.2 mm on the jaw.
     assert!((seen.wear.off_mm - slip_mm).abs() < 0.2, "{seen:?}");
-    assert_eq!(seen.wear.told.contains("still right"), slip_mm == 0.0, "{}", seen.wear.told);
+    assert_eq!(seen.wear.text.contains("still right"), slip_mm == 0.0, "{}", seen.wear.text);
     // Other pliers did not roll them, two loops say nothing, and a trial's mark was moved on purpose.
     let other = Plier { name: "stout".into(), ..workshop.pliers[0].clone() };
     assert_eq!(seen_on(&other, "2026-01-01", &loops, LengthUnit::Mm), None);
@@ -88,9 +88,9 @@ fn two_loops_calibrate_a_jaw_and_later_ones_find_a_slip() {
     // Rolled 0.8 mm further up than the mark says.
     let slid = RolledLoop { at_mm: 9.2, ..rolled(&plier, 10.0, &wire) };
     let found = wear(&plier, &[slid.clone(), slid.clone(), slid], LengthUnit::Mm).unwrap();
-    assert!((found.off_mm - 0.8).abs() < 1e-6 && found.told.contains("towards the base"), "{found:?}");
+    assert!((found.off_mm - 0.8).abs() < 1e-6 && found.text.contains("towards the base"), "{found:?}");
     let still = wear(&plier, &[rolled(&plier, 10.0, &wire)], LengthUnit::Mm).unwrap();
-    assert!(still.told.contains("still right"));
+    assert!(still.text.contains("still right"));
     // The rod the loop was rolled on is the rod that leaves it.
     let inside = Outline::Round { diameter: rolled(&plier, 10.0, &wire).inside_mm };
     let rod = outline_for(&Bending::of(&wire), inside).unwrap().across();

@@ -80,7 +80,7 @@ fn what_gives_first_is_what_integrating_along_the_wire_finds(
     let tapped = tapped.iter().any(|step| step.operation == Operation::Hammer);
     let without = if tapped { vec![Operation::Hammer] } else { vec![] };
     let request = PatternRequest { route: Changes { without, ..Changes::default() }, ..request };
-    let load = made(&request).comes_off_n;
+    let load = made(&request).pulls_open_n;
     let expected = by_brute_force(&request, near, far);
     assert!((load / expected - 1.0).abs() < 0.01, "{load} for {expected}");
 }
@@ -115,12 +115,12 @@ fn a_ring_opens_by_its_mean_radius_and_joined_holds_four_times_that() {
     let strain = 2.0 / (3.0 * PI) / formed.wound_mm(0).unwrap();
     let stress = |strain: f64| 310.0 - (310.0 - 50.0) * (-strain / 0.5_f64).exp();
     let expected = stress(strain) / 6.0 / 3.5;
-    assert!((open.comes_off_n / expected - 1.0).abs() < 1e-3 && !open.closed, "{open:?} for {expected}");
+    assert!((open.pulls_open_n / expected - 1.0).abs() < 1e-3 && !open.closed, "{open:?} for {expected}");
     let fuse = serde_json::from_str(r#"{"with": [{"operation": "fuse", "after": "close"}]}"#).unwrap();
     let fused = made(&PatternRequest { route: fuse, ..ring });
     // Soft again by the heat: four hinges of annealed metal.
     let expected = 4.0 * stress(0.0) / 6.0 / 3.5;
-    assert!((fused.comes_off_n / expected - 1.0).abs() < 1e-3 && fused.closed, "{fused:?} for {expected}");
+    assert!((fused.pulls_open_n / expected - 1.0).abs() < 1e-3 && fused.closed, "{fused:?} for {expected}");
 }
 
 #[test]

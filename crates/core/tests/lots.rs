@@ -59,7 +59,7 @@ impl Case {
                     inside_mm,
                     readings_n: 3,
                     off_spool_mm: None,
-                    aside: false,
+                    excluded: false,
                 })
             })
             .collect()
@@ -133,7 +133,7 @@ fn exactly(wound: &RingRequest, flow: f64) -> MeasuredInside {
         inside_mm: inside_with(wound, Inside::Coil, flow).unwrap(),
         readings_n: 3,
         off_spool_mm: None,
-        aside: false,
+        excluded: false,
     }
 }
 
@@ -151,13 +151,13 @@ fn an_odd_one_is_said_and_set_aside_by_the_maker_alone() {
     assert_eq!(odd, [3]);
     assert_eq!(learned.measured_n, 5, "it counts until it is set aside");
     assert!(learned.told().contains("set it aside"), "{}", learned.told());
-    measured[3].aside = true;
+    measured[3].excluded = true;
     let without = learn(&measured, &HandSpread::default());
     assert!((without.flow - 1.1).abs() < 0.01);
     // Until then it hardly moves what is learned.
     assert!((learned.flow - without.flow).abs() < 0.005, "{} {}", learned.flow, without.flow);
     // It stays on the plot, and still is odd.
-    assert!(without.points[3].aside && without.points[3].outlier);
+    assert!(without.points[3].excluded && without.points[3].outlier);
 }
 
 #[rstest]
@@ -266,7 +266,7 @@ fn the_lot_is_a_word_that_can_be_changed() {
     let none = off.changed(Slot::Lot, &Change::Typed("any".into()), &shop).unwrap();
     assert_eq!(none.wire.lot, None);
     let wrong = off.changed(Slot::Lot, &Change::Typed("the red one".into()), &shop).unwrap_err();
-    assert!(wrong.0[0].sentence.contains("is not a lot"));
+    assert!(wrong.0[0].message.contains("is not a lot"));
     // Findings too.
     let pin = PatternRequest { wire: off.wire.clone(), ..PatternRequest::usual("eye-pin".parse().unwrap()) };
     let said = sentence::text(&pattern::sentence::write(&pin, LengthUnit::Mm));
@@ -306,7 +306,7 @@ fn a_lot_that_cannot_be_is_said(#[case] json: &str, #[case] says: &str) {
         ..Wire::round(Metal::Copper, 1.0, Temper::Soft)
     };
     let fault = wire.check().unwrap_err();
-    assert!(fault.sentence.contains(says) && fault.field.starts_with("lot."), "{fault:?}");
+    assert!(fault.message.contains(says) && fault.field.starts_with("lot."), "{fault:?}");
 }
 
 /// One figure mistyped among readings, or kept against the program's doubt, hardly moves a plan.
@@ -407,12 +407,12 @@ fn makers_who_mistype_still_learn() {
                 inside_mm: typed,
                 readings_n: 3,
                 off_spool_mm: None,
-                aside: false,
+                excluded: false,
             };
             let with = |one: MeasuredInside| learn(&[measured.clone(), vec![one]].concat(), &shop.hand);
             let now = with(one.clone());
             if (typed - inside_mm).abs() > 1e-9 {
-                let without = with(MeasuredInside { aside: true, ..one.clone() });
+                let without = with(MeasuredInside { excluded: true, ..one.clone() });
                 let moved = foretold(&now).unwrap() - foretold(&without).unwrap();
                 assert!(moved.abs() <= 0.05, "{seed} {nth}: {moved}");
             }

@@ -55,7 +55,7 @@ fn without_hardening_the_closed_form_holds(#[case] x: f64) {
         hardening_strain: 0.5,
         slow: 0.0,
         slow_strain: 1.0,
-        spent: 0.0,
+        prior_strain: 0.0,
     };
     let bending = Bending { profile: Profile { section: Section::Square, size_mm: side }, flow };
     let radius = x * modulus * side / stress;
@@ -84,7 +84,7 @@ fn plastic_modulus_is_the_limit_of_the_moment(#[case] section: Section) {
         hardening_strain: 1.0,
         slow: 0.0,
         slow_strain: 1.0,
-        spent: 0.0,
+        prior_strain: 0.0,
     };
     let profile = Profile { section, size_mm: 1.7 };
     let moment = Bending { profile, flow }.moment(1.0);

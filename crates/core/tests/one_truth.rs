@@ -148,7 +148,7 @@ fn finding_agrees(request: &PatternRequest, methods: Methods, unit: LengthUnit) 
         assert!(step.text.contains(&cut), "{at}: the step says {}", step.text);
         let tasks = batch_of(&piece).tasks(&workshop).unwrap();
         let task = tasks.iter().find(|task| task.step.operation == Operation::Cut).unwrap();
-        assert_eq!(task.reads, cut, "{at}: the bench");
+        assert_eq!(task.number, cut, "{at}: the bench");
         assert_eq!(task.off_the_spool_mm, Some(worked.form.blank.cut_mm), "{at}: off the spool");
     }
     let tile = piece.thumbnail(&workshop).unwrap().cut;
@@ -230,7 +230,7 @@ fn rings_agree(request: &RingRequest, workshop: &Workshop) {
     assert!(wind.text.contains(&told) && wind.text.contains(&wire), "{at}: the step says {}", wind.text);
     let tasks = batch_of(&piece).tasks(workshop).unwrap();
     let task = tasks.iter().find(|task| task.step.operation == Operation::Wind).unwrap();
-    assert_eq!((task.reads.as_str(), task.n), (told.as_str(), plan.coils_n), "{at}: the bench");
+    assert_eq!((task.number.as_str(), task.n), (told.as_str(), plan.coils_n), "{at}: the bench");
     assert_eq!(task.off_the_spool_mm, Some(plan.coil_wire_mm), "{at}: off the spool");
     let tile = piece.thumbnail(workshop).unwrap().cut;
     assert!(tile.contains(&told) && tile.contains(&wire), "{at}: the tile says {tile}");
@@ -243,7 +243,7 @@ fn rings_agree(request: &RingRequest, workshop: &Workshop) {
     // The ring of the plan is the one the route ends with, and what the next plan is told.
     let route = piece.route(workshop).unwrap();
     assert_eq!(route.totals.workpiece.inside_mm, Some(plan.ring_inside_diameter_mm), "{at}");
-    assert_eq!(route.totals.holds.map(|holds| holds.comes_off_n), Some(plan.opening_force_n), "{at}");
+    assert_eq!(route.totals.holds.map(|holds| holds.pulls_open_n), Some(plan.opening_force_n), "{at}");
     assert_eq!(route.totals.strain_used, plan.strain_used, "{at}");
     assert_eq!(route.totals.effort, plan.hand_effort, "{at}");
     assert!((route.totals.off_the_spool_mm - plan.wire_length_mm).abs() < 1e-6, "{at}");
@@ -262,7 +262,7 @@ fn a_chain_is_told_alike_everywhere(
         (Metal::SterlingSilver, Temper::HalfHard),
         (Metal::Brass, Temper::Soft),
     ] {
-        let workshop = shop(Methods { shut_as_built, ..Methods::default() }, unit);
+        let workshop = shop(Methods { close_while_building: shut_as_built, ..Methods::default() }, unit);
         let ring = RingRequest::new(Wire::round(metal, 1.2, temper), Mandrel::round(5.0), 1);
         let request = ChainRequest::new(weave, ring, 420.0);
         let at = format!("{weave} of {metal}");
@@ -281,7 +281,7 @@ fn a_chain_is_told_alike_everywhere(
         let tasks = batch_of(&piece).tasks(&workshop).unwrap();
         let wind = tasks.iter().find(|task| task.step.operation == Operation::Wind).unwrap();
         let turns = format!("{} turns", rings.turns_per_coil_n);
-        assert_eq!((wind.reads.as_str(), wind.n), (turns.as_str(), rings.coils_n), "{at}: the bench");
+        assert_eq!((wind.number.as_str(), wind.n), (turns.as_str(), rings.coils_n), "{at}: the bench");
         let label = bag_of(&piece).label(&workshop);
         let row = label.rows.iter().find(|(title, _)| *title == "rings").unwrap();
         assert!(row.1.starts_with(&format!("{} for ", plan.rings_n)), "{at}: the label says {}", row.1);

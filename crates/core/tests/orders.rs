@@ -150,7 +150,7 @@ fn handing_over_empties_the_oldest_bags_first() {
         [(0, 21, "20 of piece 0 are still owed"), (0, 18, "17 of piece 0 are in bags"), (1, 1, "no line 2")]
     {
         let fault = wanted.hand_over(line, n, &bags, &Workshop::default()).unwrap_err();
-        assert!(fault.sentence.contains(said), "{}", fault.sentence);
+        assert!(fault.message.contains(said), "{}", fault.message);
     }
 }
 
@@ -182,7 +182,7 @@ fn done(batch: &Batch, spoiled_n: u32) -> Vec<Event> {
         let lost = if at < last || task.n == 1 { 0 } else { spoiled_n };
         tell(at, EventKind::Done, task.n - lost);
         if at == last && lost > 0 {
-            tell(at, EventKind::Spoiled, lost);
+            tell(at, EventKind::Scrapped, lost);
         }
     }
     events
@@ -193,9 +193,7 @@ fn a_bag_holds_what_came_of_its_batch_and_makes_it_again() {
     let batch = Batch::of("ear wires", piece(2), 6);
     let tasks = batch.tasks(&Workshop::default()).unwrap();
     let begun = batch.standing(&tasks, &[]);
-    assert!(
-        Bag::of(&batch, 3, &begun, date(2026, 3, 2), "").unwrap_err().sentence.contains("isn't done yet")
-    );
+    assert!(Bag::of(&batch, 3, &begun, date(2026, 3, 2), "").unwrap_err().message.contains("isn't done yet"));
     let standing = batch.standing(&tasks, &done(&batch, 3));
     let bag = Bag::of(&batch, 3, &standing, date(2026, 3, 2), "drawer 4").unwrap();
     // Twelve were begun, three are spoiled: four pairs, and one without its pair.
@@ -255,14 +253,14 @@ proptest! {
             let under_way: u32 = of_it().map(|(_, at)| at[0].under_way_n).sum();
             let bagged: u32 = bags.iter().filter(|bag| bag.piece.same_in_hand(&piece(which), &Workshop::default())).map(|bag| bag.n).sum();
             let made: u32 = batches.iter().filter(|(one, _)| *one == which).map(|(_, n)| n).sum();
-            let owed: u32 = of_it().map(|(_, at)| at[0].owed_n).sum();
+            let owed: u32 = of_it().map(|(_, at)| at[0].to_deliver_n).sum();
             prop_assert!(from_bags == bagged.min(owed));
             prop_assert!(under_way <= made);
         }
         for ((_, n, handed, _), at) in lines.iter().zip(&standing) {
             let at = &at[0];
-            prop_assert_eq!(at.owed_n, n.saturating_sub(*handed));
-            let short = at.owed_n - at.in_bags_n - at.under_way_n;
+            prop_assert_eq!(at.to_deliver_n, n.saturating_sub(*handed));
+            let short = at.to_deliver_n - at.in_bags_n - at.under_way_n;
             prop_assert!((at.to_make_n == 0) == (short == 0) && at.to_make_n >= short);
         }
     }

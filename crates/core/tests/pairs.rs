@@ -142,7 +142,7 @@ fn what_cannot_be_matched_is_said(
     #[case] says: &str,
 ) {
     let faults = matched(&pieces(values), tolerance, size).unwrap_err();
-    assert!(faults.0[0].sentence.contains(says), "{faults}");
+    assert!(faults.0[0].message.contains(says), "{faults}");
 }
 
 /// It says how far it is, ever further, and stops where it is told to with what it has by then: each piece once.

@@ -163,7 +163,7 @@ proptest! {
         let sheet = request.sheet(&bench());
         prop_assert_eq!(sheet.faults.is_empty(), sheet.result.is_some());
         for fault in sheet.faults {
-            prop_assert!(fault.sentence.ends_with('.') && !fault.field.is_empty(), "{fault:?}");
+            prop_assert!(fault.message.ends_with('.') && !fault.field.is_empty(), "{fault:?}");
         }
         let _ = answer(&sheet.text, &bench(), &Vec::new);
     }
@@ -208,7 +208,7 @@ proptest! {
             Ok(fitted) => prop_assert!((fitted.measure(measure).unwrap() - mm).abs() < 1e-6, "{name} for {measure} {mm}"),
             // A width the free dimension does not move cannot be reached, and says so.
             Err(Faults(faults)) => {
-                prop_assert!(faults[0].sentence.contains("cannot be reached"), "{faults:?}");
+                prop_assert!(faults[0].message.contains("cannot be reached"), "{faults:?}");
                 let (a, b) = (request.measure(measure).unwrap(), mm);
                 prop_assert!(measure != Measure::Blank && (a - b).abs() > 1e-9, "{faults:?} though {a} for {b}");
             }
@@ -233,12 +233,12 @@ fn every_pattern_is_complete_and_sound_as_usually_made() {
             assert!(pattern.parameter(name).is_some(), "{}: {name}", pattern.kind);
         }
         for parameter in pattern.parameters {
-            assert!(parameter.sentence.ends_with('.') && parameter.check(parameter.default).is_ok());
+            assert!(parameter.description.ends_with('.') && parameter.check(parameter.default).is_ok());
         }
         let sheet = PatternRequest::usual(kind).sheet(&workshop);
         let result = sheet.result.unwrap_or_else(|| panic!("{}: {:?}", pattern.kind, sheet.faults));
         for check in &result.form.checks {
-            assert!(check.ok, "{}: {}", pattern.kind, check.sentence);
+            assert!(check.ok, "{}: {}", pattern.kind, check.text);
         }
         assert_eq!(result.stages.len(), result.form.steps.len(), "{}", pattern.kind);
         assert!(!result.front.drawing.shapes.is_empty() && !result.side.drawing.shapes.is_empty());
@@ -248,7 +248,7 @@ fn every_pattern_is_complete_and_sound_as_usually_made() {
         for figure in &result.figures {
             let working = &figure.working;
             for part in [
-                &working.sentence,
+                &working.text,
                 &working.formula,
                 &working.numbers,
                 &working.assumption,
@@ -386,7 +386,7 @@ fn tools_give_the_inside_wanted() {
     assert_eq!((marks[0].tool_mm, marks[0].jaw_mm), (Some(2.0), None));
     let unknown = PatternRequest { plier: Some("long-nose".to_owned()), ..request };
     let said = unknown.form_with(&owns).err().unwrap().0.remove(0);
-    assert!(said.field == "plier" && said.sentence.contains("six-step"), "{said:?}");
+    assert!(said.field == "plier" && said.message.contains("six-step"), "{said:?}");
 }
 
 #[rstest]
@@ -409,7 +409,7 @@ fn what_cannot_be_made_says_why_at_its_field(
 ) {
     let faults = with(kind, changes).form().err().unwrap().0;
     let fault = faults.iter().find(|fault| fault.field == field).unwrap_or_else(|| panic!("{faults:?}"));
-    assert!(fault.sentence.contains(says), "{}", fault.sentence);
+    assert!(fault.message.contains(says), "{}", fault.message);
 }
 
 #[rstest]
@@ -429,7 +429,7 @@ fn checks_find_what_is_wrong_and_nothing_else(
     let Ok(formed) = formed else { panic!("{:?}", formed.err()) };
     let checks = formed.checks(&Workshop::default());
     let found = checks.iter().find(|check| check.about == about).unwrap_or_else(|| panic!("{checks:?}"));
-    assert_eq!(found.ok, ok, "{}", found.sentence);
+    assert_eq!(found.ok, ok, "{}", found.text);
 }
 
 #[rstest]
@@ -485,7 +485,7 @@ fn a_fit_names_what_it_changed_and_keeps_to_the_tools_there_are() {
     let mm = hook.measure(Measure::Width).unwrap() + 4.0;
     let refused = hook.fitted_with(&[Target { measure: Measure::Width, mm }], &none).unwrap_err();
     assert_eq!(refused.0[0].field, "targets[0].mm");
-    assert!(refused.0[0].sentence.contains("You have no jaw or rod of"), "{}", refused.0[0].sentence);
+    assert!(refused.0[0].message.contains("You have no jaw or rod of"), "{}", refused.0[0].message);
     // Of two targets, it is the width's that no rod gives.
     let height = Target { measure: Measure::Height, mm: hook.measure(Measure::Height).unwrap() + 2.0 };
     let refused = hook.fitted_with(&[Target { measure: Measure::Width, mm }, height], &none).unwrap_err();
@@ -534,12 +534,9 @@ fn rings_go_into_hooks_or_say_why_not() {
     let fits = mate(&hook, &ring(5.0, 1.0), &Workshop::default()).unwrap();
     assert!(fits.iter().all(|fit| fit.ok), "{fits:?}");
     let thick = mate(&hook, &ring(5.0, 3.2), &Workshop::default()).unwrap();
-    assert!(thick.iter().any(|fit| !fit.ok && fit.sentence.contains("3.2 mm")), "{thick:?}");
+    assert!(thick.iter().any(|fit| !fit.ok && fit.text.contains("3.2 mm")), "{thick:?}");
     let tight = mate(&hook, &ring(1.2, 0.8), &Workshop::default()).unwrap();
-    assert!(
-        tight.iter().any(|fit| !fit.ok && fit.sentence.contains("does not fit through its")),
-        "{tight:?}"
-    );
+    assert!(tight.iter().any(|fit| !fit.ok && fit.text.contains("does not fit through its")), "{tight:?}");
     let broken = mate(
         &Piece::Finding(with("hook-clasp", &[("bend_mm", -3.0)])),
         &ring(5.0, 1.0),

@@ -67,5 +67,5 @@ fn pliers_that_cannot_be_are_refused_with_a_reason(
 ) {
     let faults = plier.check().unwrap_err().0;
     let fault = faults.iter().find(|fault| fault.field == field).unwrap_or_else(|| panic!("{faults:?}"));
-    assert!(fault.sentence.contains(says), "{}", fault.sentence);
+    assert!(fault.message.contains(says), "{}", fault.message);
 }

@@ -35,7 +35,7 @@ fn recipes(measured: Single, metal: Metal) -> Vec<Recipe> {
 #[rstest]
 fn a_lost_piece_of_any_pattern_is_among_its_recipes() {
     for kind in Kind::all() {
-        let usual = PatternRequest { singly: true, ..PatternRequest::usual(kind) };
+        let usual = PatternRequest { count_singles: true, ..PatternRequest::usual(kind) };
         let mut lost = usual.clone();
         for measure in [Measure::Height, Measure::Width] {
             let name = usual.gives_way(measure);
@@ -55,7 +55,7 @@ fn a_lost_piece_of_any_pattern_is_among_its_recipes() {
         assert!(
             found.iter().any(|one| is_it(&one)),
             "{word}: {:?}",
-            found.iter().map(|one| &one.sentence).collect::<Vec<_>>()
+            found.iter().map(|one| &one.description).collect::<Vec<_>>()
         );
         let pieces: Vec<Piece> = found.iter().map(|one| one.piece.clone()).collect();
         let alike = single.alike(&pieces, LengthUnit::Mm).unwrap();
@@ -96,7 +96,7 @@ fn a_lost_ring_gets_its_rod(#[case] metal: Metal, #[case] size_mm: f64, #[case] 
     let single =
         Single { wire_mm: Some(size_mm), long_mm: across, short_mm: across, inside_mm: Some(inside) };
     let found = recipes(single, metal);
-    let Piece::Rings(again) = &found[0].piece else { panic!("{}", found[0].sentence) };
+    let Piece::Rings(again) = &found[0].piece else { panic!("{}", found[0].description) };
     assert!((again.plan().unwrap().ring_inside_diameter_mm - inside).abs() < 0.1);
     assert!((again.mandrel.diameter_mm - rod_mm).abs() < 0.1, "{}", again.mandrel.diameter_mm);
 }

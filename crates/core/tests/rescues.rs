@@ -24,12 +24,13 @@ use std::collections::BTreeMap;
 fn what_is_offered_can_be_made_of_what_there_is(#[case] kind: &str, #[case] wrong: Wrong, #[case] by: f64) {
     let request = usual(kind);
     let workshop = tapered();
-    let rescues = rescued(&request, WentWrong { wrong, by, at_step_n: None }, &[], &workshop).unwrap();
+    let rescues =
+        rescued(&request, WentWrong { wrong, amount: by, at_step_n: None }, &[], &workshop).unwrap();
     assert!(!rescues.options.is_empty(), "{kind} {wrong}");
     for option in &rescues.options {
         let formed = option.request.form().unwrap().by(workshop.methods);
         let flush = formed.blank(LengthUnit::Mm).flush_exact_mm();
-        assert!(flush <= rescues.wire_mm + 1e-6, "{}: {flush} of {}", option.told, rescues.wire_mm);
+        assert!(flush <= rescues.wire_mm + 1e-6, "{}: {flush} of {}", option.text, rescues.wire_mm);
         assert!((flush - option.blank_mm).abs() < 1e-9);
         assert!(!option.drawing.shapes.is_empty());
     }
@@ -39,15 +40,19 @@ fn what_is_offered_can_be_made_of_what_there_is(#[case] kind: &str, #[case] wron
 #[rstest]
 fn a_large_eye_stays_as_large_as_it_is() {
     let request = usual("hook-clasp");
-    let rescues =
-        rescued(&request, WentWrong { wrong: Wrong::EyeLarge, by: 1.0, at_step_n: None }, &[], &tapered())
-            .unwrap();
+    let rescues = rescued(
+        &request,
+        WentWrong { wrong: Wrong::EyeLarge, amount: 1.0, at_step_n: None },
+        &[],
+        &tapered(),
+    )
+    .unwrap();
     let eye = request.value("eye_mm") + 1.0;
     assert!(
         rescues
             .options
             .iter()
-            .all(|one| (one.request.value("eye_mm") - eye).abs() < 1e-9 || one.told.contains("eye"))
+            .all(|one| (one.request.value("eye_mm") - eye).abs() < 1e-9 || one.text.contains("eye"))
     );
     // Its wire is what the planned piece had.
     assert!((rescues.wire_mm - request.form().unwrap().blank(LengthUnit::Mm).flush_exact_mm()).abs() < 1e-9);
@@ -63,16 +68,20 @@ fn another_of_the_kept_patterns_is_offered_where_it_fits() {
         KeptOne { id: 7, name: "small pin".to_owned(), request: small },
         KeptOne { id: 8, name: "thin eight".to_owned(), request: other },
     ];
-    let rescues =
-        rescued(&request, WentWrong { wrong: Wrong::CutShort, by: 2.0, at_step_n: None }, &kept, &tapered())
-            .unwrap();
-    let offered: Vec<i64> = rescues.options.iter().filter_map(|one| one.kept).collect();
+    let rescues = rescued(
+        &request,
+        WentWrong { wrong: Wrong::CutShort, amount: 2.0, at_step_n: None },
+        &kept,
+        &tapered(),
+    )
+    .unwrap();
+    let offered: Vec<i64> = rescues.options.iter().filter_map(|one| one.saved).collect();
     let fits = kept[0].request.form().unwrap().blank(LengthUnit::Mm).flush_exact_mm() <= rescues.wire_mm;
     assert_eq!(offered, if fits { vec![7] } else { vec![] }, "never in another wire");
 }
 
 fn short_at(request: &PatternRequest, at_step_n: Option<usize>, kept: &[KeptOne]) -> Rescues {
-    let mishap = WentWrong { wrong: Wrong::CutShort, by: 3.0, at_step_n };
+    let mishap = WentWrong { wrong: Wrong::CutShort, amount: 3.0, at_step_n };
     rescued(request, mishap, kept, &tapered()).unwrap()
 }
 
@@ -88,7 +97,7 @@ fn a_rescue_keeps_what_is_bent() {
     let hook = usual("hook-clasp");
     let eye = step_of(&hook, Operation::Loop);
     let straight = short_at(&hook, Some(0), &[]);
-    assert!(straight.options.iter().all(|one| !one.told.contains("traighten")), "nothing is bent yet");
+    assert!(straight.options.iter().all(|one| !one.text.contains("traighten")), "nothing is bent yet");
     let rolled = short_at(&hook, Some(eye), &[]);
     let smaller = |rescues: &Rescues| -> Vec<bool> {
         let changes_eye = |one: &Rescue| (one.request.value("eye_mm") - hook.value("eye_mm")).abs() > 1e-9;
@@ -96,7 +105,7 @@ fn a_rescue_keeps_what_is_bent() {
             .options
             .iter()
             .filter(|one| changes_eye(one))
-            .map(|one| one.told.contains("Straighten the"))
+            .map(|one| one.text.contains("Straighten the"))
             .collect()
     };
     assert!(smaller(&straight).iter().all(|straightens| !straightens));
@@ -105,8 +114,8 @@ fn a_rescue_keeps_what_is_bent() {
         "{rolled:?}"
     );
     // What leaves it as it is comes first.
-    let last_kept = rolled.options.iter().rposition(|one| !one.told.contains("Straighten"));
-    let first_undone = rolled.options.iter().position(|one| one.told.contains("Straighten"));
+    let last_kept = rolled.options.iter().rposition(|one| !one.text.contains("Straighten"));
+    let first_undone = rolled.options.iter().position(|one| one.text.contains("Straighten"));
     assert!(last_kept < first_undone, "{rolled:?}");
 }
 
@@ -129,7 +138,7 @@ fn bent_wire_becomes_another_piece_where_the_metal_bears_it(
     let kept = [KeptOne { id: 7, name: "Stage pins".into(), request: pin }];
     let told = |at_step_n| {
         let options = short_at(&hook, at_step_n, &kept).options;
-        options.into_iter().find(|one| one.kept == Some(7)).map(|one| one.told)
+        options.into_iter().find(|one| one.saved == Some(7)).map(|one| one.text)
     };
     assert!(
         told(Some(0)).is_some_and(|told| told.starts_with("Make your Stage pins from it")),
@@ -142,10 +151,10 @@ fn bent_wire_becomes_another_piece_where_the_metal_bears_it(
 
 #[test]
 fn a_step_that_is_none_is_refused() {
-    let mishap = WentWrong { wrong: Wrong::CutShort, by: 3.0, at_step_n: Some(99) };
+    let mishap = WentWrong { wrong: Wrong::CutShort, amount: 3.0, at_step_n: Some(99) };
     let faults = rescued(&usual("hook-clasp"), mishap, &[], &tapered()).unwrap_err();
     assert_eq!(faults.0[0].field, "at_step_n");
-    assert!(faults.0[0].sentence.contains("there is no step 99"), "{faults}");
+    assert!(faults.0[0].message.contains("there is no step 99"), "{faults}");
 }
 
 /// A blank that trials have shown to take more takes more of what is left, too.
@@ -154,7 +163,7 @@ fn a_rescue_counts_what_trials_have_shown() {
     let hook = usual("hook-clasp");
     let tried = PatternRequest { allowance_mm: 1.5, ..hook.clone() };
     let of = |request: &PatternRequest| {
-        let mishap = WentWrong { wrong: Wrong::CutShort, by: 3.0, at_step_n: None };
+        let mishap = WentWrong { wrong: Wrong::CutShort, amount: 3.0, at_step_n: None };
         rescued(request, mishap, &[], &tapered()).unwrap()
     };
     assert!((of(&tried).wire_mm - of(&hook).wire_mm - 1.5).abs() < 1e-9);
@@ -164,8 +173,8 @@ fn a_rescue_counts_what_trials_have_shown() {
     let offered = |allowance_mm: f64| {
         let kept =
             KeptOne { id: 7, name: "pin".into(), request: PatternRequest { allowance_mm, ..small.clone() } };
-        let mishap = WentWrong { wrong: Wrong::CutShort, by: 3.0, at_step_n: None };
-        rescued(&hook, mishap, &[kept], &tapered()).unwrap().options.iter().any(|one| one.kept.is_some())
+        let mishap = WentWrong { wrong: Wrong::CutShort, amount: 3.0, at_step_n: None };
+        rescued(&hook, mishap, &[kept], &tapered()).unwrap().options.iter().any(|one| one.saved.is_some())
     };
     // Just too much, and just not.
     assert!(offered(left_mm - flush_mm - 0.1) && !offered(left_mm - flush_mm + 0.1));
@@ -184,8 +193,8 @@ fn a_mishap_that_cannot_be_is_said(
     #[case] says: &str,
 ) {
     let faults =
-        rescued(&usual(kind), WentWrong { wrong, by, at_step_n: None }, &[], &tapered()).unwrap_err();
-    assert!(faults.0[0].sentence.contains(says), "{faults}");
+        rescued(&usual(kind), WentWrong { wrong, amount: by, at_step_n: None }, &[], &tapered()).unwrap_err();
+    assert!(faults.0[0].message.contains(says), "{faults}");
 }
 
 /// Each is put right the way it was made: a gap is shut however wide, a bend is bent on another tool, a ball is drawn anew.
@@ -214,7 +223,7 @@ fn put_right_as_it_is_made(
     let (list, _) = to_measure(&piece, CheckedOf::Piece, &tapered()).unwrap();
     let one = list.iter().find(|one| one.key == key).unwrap();
     let judged = one.judge(one.wanted + off, &piece, &tapered());
-    assert_eq!(judged.verdict, verdict, "{}", judged.told);
-    assert!(judged.told.contains(says), "{}", judged.told);
+    assert_eq!(judged.verdict, verdict, "{}", judged.text);
+    assert!(judged.text.contains(says), "{}", judged.text);
     assert!(key != "ball_mm" || one.how.starts_with("Outer jaws"), "{}", one.how);
 }

@@ -185,7 +185,7 @@ fn a_supply_is_read_as_people_say_it(
 #[case("3 m 50 g")]
 fn what_is_no_supply_gets_a_sentence(#[case] text: &str) {
     let fault = Supply::read(text, Habits::default()).unwrap_err();
-    assert!(fault.field == "typed" && fault.sentence.contains("Try 3 m"), "{fault:?}");
+    assert!(fault.field == "typed" && fault.message.contains("Try 3 m"), "{fault:?}");
 }
 
 type Change = fn(&mut RingRequest);
@@ -217,8 +217,8 @@ fn bad_input_is_refused_at_its_field(#[case] field: &str, #[case] words: &str, #
     change(&mut request);
     let faults = request.plan().unwrap_err().0;
     assert_eq!(faults[0].field, field, "{faults:?}");
-    assert!(faults[0].sentence.contains(words), "{}", faults[0].sentence);
-    assert!(faults[0].sentence.ends_with('.'), "a full sentence");
+    assert!(faults[0].message.contains(words), "{}", faults[0].message);
+    assert!(faults[0].message.ends_with('.'), "a full sentence");
 }
 
 #[rstest]
@@ -228,7 +228,7 @@ fn bad_input_is_refused_at_its_field(#[case] field: &str, #[case] words: &str, #
 fn impossible_rings_are_refused_backwards(#[case] inside: f64, #[case] words: &str) {
     let faults = target(&copper(1.0, 5.0), inside).choose(&Workshop::default()).unwrap_err().0;
     assert_eq!(faults[0].field, "target_inside_diameter_mm");
-    assert!(faults[0].sentence.contains(words), "{}", faults[0].sentence);
+    assert!(faults[0].message.contains(words), "{}", faults[0].message);
 }
 
 fn any_request() -> impl Strategy<Value = RingRequest> {

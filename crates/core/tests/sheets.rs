@@ -115,7 +115,7 @@ fn every_figure_has_a_whole_working() {
     for shape in Shape::ALL {
         for figure in worked(&request(*shape, Section::Round)).figures {
             let w = &figure.working;
-            for part in [&w.sentence, &w.formula, &w.numbers, &w.assumption, &w.spread, &w.source] {
+            for part in [&w.text, &w.formula, &w.numbers, &w.assumption, &w.spread, &w.source] {
                 assert!(!part.trim().is_empty(), "{} on {shape}: {w:?}", figure.key);
             }
             assert!(

@@ -74,7 +74,7 @@ fn holds(plan: &Sittings, made: &Planned) -> Result<(), TestCaseError> {
         let work = &plan.jobs[one.job].works[one.work];
         let sitting = plan.sittings[one.sitting];
         prop_assert!(one.from_min >= sitting.from_min - EPS && one.to_min <= sitting.to_min + EPS, "{one:?}");
-        let took = f64::from(one.n) * work.each_min + if one.lays_out { work.setting_up_min } else { 0.0 };
+        let took = f64::from(one.n) * work.each_min + if one.sets_up { work.setting_up_min } else { 0.0 };
         prop_assert!((one.to_min - one.from_min - took).abs() < EPS);
         hands.push((one.from_min, one.to_min));
         if work.barrel {
@@ -292,8 +292,8 @@ fn reasons_are_true() {
                     assert!(own_last.unwrap().alone_to_min.is_some());
                 }
                 Because::BarrelFree => assert!(work.barrel),
-                Because::GoesOn => assert_eq!(last.unwrap().job, one.job),
-                Because::SameTools => assert!(!one.lays_out || work.barrel),
+                Because::Repeats => assert_eq!(last.unwrap().job, one.job),
+                Because::SameTools => assert!(!one.sets_up || work.barrel),
                 Because::Due => assert!(mine.is_some() && earlier == 0, "{seed} {one:?}"),
                 // What is due before it is there, and could not go on or finds no time at all.
                 Because::WhileOthersWait | Because::BetterOrder => assert!(earlier > 0, "{seed} {one:?}"),
@@ -374,9 +374,9 @@ fn what_finds_no_time_is_named_with_what_would_help() {
     let plan = plan_of(vec![job("too much", Some(100.0), vec![work(40, 10.0, "a")])], 1, 2.0);
     let made = planned(&plan, 100);
     assert!(
-        made.unplaced[0].sentence.contains("and the steps after it: add hours, or make fewer"),
+        made.unplaced[0].text.contains("and the steps after it: add hours, or make fewer"),
         "{}",
-        made.unplaced[0].sentence
+        made.unplaced[0].text
     );
     // An hour and a half of work is left over, or nine pieces' worth: as little as helps is told.
     let plan = plan_of(
@@ -402,7 +402,7 @@ fn what_finds_no_time_is_named_with_what_would_help() {
     assert!(plan_of(vec![], 1, 2.0).help(7, 10).unwrap().is_empty());
     let hard = Work { effort_each_min: 900.0, ..work(1, 5.0, "a") };
     let made = planned(&plan_of(vec![job("hard", None, vec![hard])], 1, 2.0), 10);
-    assert!(made.unplaced[0].sentence.contains("softer or thinner"), "{}", made.unplaced[0].sentence);
+    assert!(made.unplaced[0].text.contains("softer or thinner"), "{}", made.unplaced[0].text);
 }
 
 #[test]

@@ -65,7 +65,7 @@ fn a_lot_without_a_price_has_no_value() {
 #[case::bought(Lot { bought_mm: Some(f64::NAN), ..lot() }, "bought_mm", "not a number")]
 fn what_is_wrong_with_a_lot_is_said_at_its_field(#[case] lot: Lot, #[case] field: &str, #[case] says: &str) {
     let faults = lot.check().unwrap_err().0;
-    assert!(faults.iter().any(|f| f.field == field && f.sentence.contains(says)), "{faults:?}");
+    assert!(faults.iter().any(|f| f.field == field && f.message.contains(says)), "{faults:?}");
 }
 
 #[rstest]
@@ -132,7 +132,7 @@ fn a_booking_takes_blanks_trims_and_a_rest_too_short() {
 fn a_booking_says_what_is_missing() {
     let faults = cut(&[(61.5, 2)], [1.0, 0.0, 30.0]).lines(100.0, LengthUnit::Mm).unwrap_err().0;
     assert_eq!(faults[0].field, "cuts");
-    assert!(faults[0].sentence.contains("24 mm short"), "{}", faults[0].sentence);
+    assert!(faults[0].message.contains("24 mm short"), "{}", faults[0].message);
 }
 
 #[rstest]
@@ -147,7 +147,7 @@ fn a_booking_that_cannot_be_is_refused_at_its_field(
     #[case] says: &str,
 ) {
     let faults = cut.lines(1000.0, LengthUnit::Mm).unwrap_err().0;
-    assert!(faults.iter().any(|f| f.field == field && f.sentence.contains(says)), "{faults:?}");
+    assert!(faults.iter().any(|f| f.field == field && f.message.contains(says)), "{faults:?}");
 }
 
 proptest! {
@@ -197,7 +197,7 @@ proptest! {
 #[test]
 fn an_amount_is_given_one_way() {
     let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
-    assert!(both_ways(&wire, Some(1.0), Some(1.0)).unwrap_err().sentence.contains("Enter how much it is"));
+    assert!(both_ways(&wire, Some(1.0), Some(1.0)).unwrap_err().message.contains("Enter how much it is"));
     assert_eq!(both_ways(&wire, None, None).unwrap_err().field, "length_mm");
     assert_eq!(both_ways(&wire, None, Some(-1.0)).unwrap_err().field, "mass_g");
 }
@@ -221,7 +221,7 @@ fn a_weight_past_what_the_lot_ever_held_is_doubted() {
 #[test]
 fn less_than_the_empty_spool_is_no_wire() {
     assert!(
-        lot().weighed(61.0, None, held(100.0), LengthUnit::Mm).unwrap_err().sentence.contains("empty spool")
+        lot().weighed(61.0, None, held(100.0), LengthUnit::Mm).unwrap_err().message.contains("empty spool")
     );
 }
 
@@ -229,13 +229,9 @@ fn less_than_the_empty_spool_is_no_wire() {
 fn a_difference_within_what_a_scale_can_tell_is_not_made_much_of() {
     let lot = lot();
     let near = lot.weighed(lot.standing(10_000.0).gross_g, None, held(10_100.0), LengthUnit::Mm).unwrap();
-    assert!(
-        near.sentence.contains("the same as in stock, as near as the scale can tell"),
-        "{}",
-        near.sentence
-    );
+    assert!(near.text.contains("the same as in stock, as near as the scale can tell"), "{}", near.text);
     let far = lot.weighed(lot.standing(10_000.0).gross_g, None, held(12_000.0), LengthUnit::Mm).unwrap();
-    assert!(far.sentence.contains("2 m less"), "{}", far.sentence);
+    assert!(far.text.contains("2 m less"), "{}", far.text);
 }
 
 fn keeping(keep_mm: f64, pack_mm: Option<f64>) -> StockLevel {
@@ -272,7 +268,7 @@ fn buying_is_in_whole_packs(
 fn a_wire_whose_pack_is_not_known_is_not_counted_in_packs() {
     let need = Need::of(&Wire::round(Metal::Brass, 1.6, Temper::Soft), None, 0.0, 500.0, LengthUnit::Mm);
     assert_eq!((need.packs_n, need.cost), (None, None));
-    assert!(need.sentence.contains("how it is sold"), "{}", need.sentence);
+    assert!(need.text.contains("how it is sold"), "{}", need.text);
 }
 
 #[test]

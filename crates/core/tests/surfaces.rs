@@ -30,7 +30,7 @@ fn the_torch_is_refused_with_its_reason(#[case] surface: Surface, #[case] why: &
         let shop = Workshop::default();
         let refused =
             eight.form_with(&shop).unwrap().made(&Changes::default(), &shop).unwrap_err().0.remove(0);
-        assert!(refused.field.starts_with("route.") && refused.sentence.contains(why), "{refused:?}");
+        assert!(refused.field.starts_with("route.") && refused.message.contains(why), "{refused:?}");
         // Bare wire of the same metal may be heated.
         let bare = PatternRequest { wire: covered(Metal::Copper, Surface::Bare), ..eight };
         assert!(bare.form_with(&shop).unwrap().made(&Changes::default(), &shop).is_ok());

@@ -154,7 +154,7 @@ fn steps_are_told_in_the_makers_own() {
     let trial = Trial { blank_mm: marks, over_mm: -0.5, ..Trial::default() };
     let told = next(&request, &[trial], &inch).unwrap();
     assert_eq!(told.steps, 1, "{told:?}");
-    assert!(told.told.contains("a thirty-second longer"), "{}", told.told);
+    assert!(told.text.contains("a thirty-second longer"), "{}", told.text);
 }
 
 #[rstest]

@@ -140,7 +140,7 @@ fn one_piece_at_a_time_hangs_on_the_spool() {
             if at < cut && piece < 5 {
                 let next = press(&mut events, first, 1).unwrap_err();
                 assert!(
-                    next.sentence.contains("One piece is still on the spool. Finish it and cut it first"),
+                    next.message.contains("One piece is still on the spool. Finish it and cut it first"),
                     "{next:?}"
                 );
             }
@@ -213,7 +213,7 @@ fn the_rings_of_a_chain_are_shut_beforehand_or_on_the_way() {
         steps.iter().any(|step| step.operation == Operation::ShutBefore)
     };
     assert!(has(&steps(&Workshop::default())));
-    let on_the_way = steps(&made_by(Methods { shut_as_built: true, ..Methods::default() }));
+    let on_the_way = steps(&made_by(Methods { close_while_building: true, ..Methods::default() }));
     assert!(!has(&on_the_way));
     let link = on_the_way.iter().find(|step| step.operation == Operation::Link).unwrap();
     assert!(link.text.contains("as you come to them"), "{}", link.text);

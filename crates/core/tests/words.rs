@@ -181,7 +181,7 @@ fn what_is_missing_is_asked_for(#[case] line: &str, #[case] missing: &str) {
 fn a_plan_that_cannot_be_made_says_why() {
     let answer = ask("999999999999 rings 5 mm inside copper 18 awg");
     assert_eq!(answer.faults[0].field, "rings_n");
-    assert!(answer.faults[0].sentence.starts_with("999999999999 rings"), "the value as it was typed");
+    assert!(answer.faults[0].message.starts_with("999999999999 rings"), "the value as it was typed");
 }
 
 #[rstest]

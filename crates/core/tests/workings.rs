@@ -96,7 +96,7 @@ impl Reader<'_> {
 /// words.
 const TOLD: [&str; 11] = [
     "hand-effort",
-    "ought",
+    "required",
     "repeat",
     "chain-across",
     "wire",

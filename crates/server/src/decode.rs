@@ -353,7 +353,7 @@ mod tests {
     #[case(json!({ "n": 1, "inner": [{ "mm": 1, "side": "up" }] }), "inner[0].side", "“up” is not known here. Known: left, right.")]
     fn what_does_not_fit_is_said_at_its_place(#[case] sent: Value, #[case] field: &str, #[case] says: &str) {
         let fault = read::<Outer>(&sent).unwrap_err();
-        assert_eq!((fault.field.as_str(), fault.sentence.as_str()), (field, says));
+        assert_eq!((fault.field.as_str(), fault.message.as_str()), (field, says));
     }
 
     #[test]
@@ -365,7 +365,7 @@ mod tests {
         assert_eq!(read, Inner { mm: 2.5, side: Some(Side::Right) });
         let fault = read_pairs::<Inner>(&pairs(&[("mm", "wide")])).unwrap_err();
         assert_eq!(
-            (fault.field.as_str(), fault.sentence.as_str()),
+            (fault.field.as_str(), fault.message.as_str()),
             ("mm", "This is “wide”. It must be a number.")
         );
     }

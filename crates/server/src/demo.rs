@@ -253,7 +253,7 @@ fn bring_checks(t: &Transaction, undo: i64, of: Vec<DemoCheck>) -> Result<(), St
                         value,
                         from: ReadFrom::Simulated,
                         at: String::new(),
-                        aside: false,
+                        excluded: false,
                     };
                     checks::keep(
                         t,

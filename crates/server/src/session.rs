@@ -73,9 +73,9 @@ pub(crate) struct Device {
     /// When it signed in, in seconds since 1970; 0 where that is not known.
     pub opened_at: i64,
     /// When it was last used, in seconds since 1970.
-    pub seen_at: i64,
+    pub last_used_at: i64,
     /// Whether it is the one that asks.
-    pub this: bool,
+    pub current: bool,
 }
 
 /// Wrong tries from one place, and when the last was.
@@ -236,11 +236,11 @@ impl Sessions {
                 id: id_of(token),
                 name: one.session.device.clone(),
                 opened_at: one.session.opened_at,
-                seen_at: one.session.seen_at,
-                this: asks.as_ref() == Some(token),
+                last_used_at: one.session.seen_at,
+                current: asks.as_ref() == Some(token),
             })
             .collect();
-        devices.sort_by(|a, b| (b.this, b.seen_at, &a.id).cmp(&(a.this, a.seen_at, &b.id)));
+        devices.sort_by(|a, b| (b.current, b.last_used_at, &a.id).cmp(&(a.current, a.last_used_at, &b.id)));
         devices
     }
 

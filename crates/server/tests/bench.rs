@@ -120,7 +120,7 @@ async fn what_is_spoiled_goes_to_scrap_with_its_reason() {
     told["reason"] = json!("cracked at the eye");
     let far = tell(&workshop, id, told).await.json();
     assert_eq!(far["standing"]["whole_n"], 3);
-    assert_eq!(far["standing"]["spoiled"][0]["reason"], "cracked at the eye");
+    assert_eq!(far["standing"]["scrapped"][0]["reason"], "cracked at the eye");
     let led = workshop.get(&format!("/api/batches/{id}")).await.json();
     let one_g = led["tasks"][bend - 1]["one_g"].as_f64().unwrap();
     let scrap = workshop.get("/api/scrap").await.json();

@@ -48,13 +48,13 @@ async fn a_chain_is_planned_from_rings_planned_or_measured(#[case] ring: Value, 
     assert_eq!(plan["fits"], fits, "{plan}");
     let n = |field: &str| plan[field].as_u64().unwrap();
     if fits {
-        assert_eq!(n("shut_before_n") + n("open_n"), n("rings_n"));
+        assert_eq!(n("pre_closed_n") + n("open_n"), n("rings_n"));
         assert_eq!(n("rings_n"), 6 * n("cells_n"));
         assert!((plan["chain_length_mm"].as_f64().unwrap() - 420.0).abs() < 5.0);
         assert!(plan["mass_g"].as_f64().unwrap() > 40.0);
     } else {
         assert_eq!(n("rings_n"), 0);
-        assert!(plan["told"].as_str().unwrap().contains("at least 3.27"), "{plan}");
+        assert!(plan["text"].as_str().unwrap().contains("at least 3.27"), "{plan}");
     }
 }
 
@@ -74,7 +74,7 @@ async fn what_cannot_be_planned_says_where(#[case] body: Value, #[case] field: &
 
 /// Twelve rings, each through the next two: it takes half a minute and more to work out.
 fn twelve() -> Value {
-    let on = |ring: usize, by: usize| json!({ "ring": ring, "through": (ring + by) % 12, "cells_on": i32::from(ring + by >= 12) });
+    let on = |ring: usize, by: usize| json!({ "ring": ring, "through": (ring + by) % 12, "cells_along": i32::from(ring + by >= 12) });
     let links: Vec<Value> = (0..12).flat_map(|ring| [on(ring, 1), on(ring, 2)]).collect();
     json!({ "name": "twelve", "rings": vec!["ring"; 12], "links": links })
 }
@@ -111,8 +111,8 @@ async fn a_weave_that_cannot_be_says_which_pair_is_in_the_way() {
     let workshop = Workshop::empty();
     // Three rings close together, each through both others and through all of the next cell at two sides.
     let links: Vec<Value> = (0..3)
-        .flat_map(|a| (0..3).map(move |b| json!({ "ring": a, "through": b, "cells_on": 4 })))
-        .chain([json!({ "ring": 0, "through": 1 }), json!({ "ring": 0, "through": 1, "cells_on": 1 })])
+        .flat_map(|a| (0..3).map(move |b| json!({ "ring": a, "through": b, "cells_along": 4 })))
+        .chain([json!({ "ring": 0, "through": 1 }), json!({ "ring": 0, "through": 1, "cells_along": 1 })])
         .chain([json!({ "ring": 1, "through": 2 })])
         .collect();
     let weave = json!({ "name": "knot", "rings": ["ring", "ring", "ring"], "links": links });
@@ -122,14 +122,14 @@ async fn a_weave_that_cannot_be_says_which_pair_is_in_the_way() {
         tokio::time::sleep(std::time::Duration::from_millis(100)).await;
         job = workshop.get(&format!("/api/chains/relaxing/{}", job["job"])).await.json();
     }
-    let said = job["faults"][0]["sentence"].as_str().unwrap();
+    let said = job["faults"][0]["message"].as_str().unwrap();
     assert!(
         said.contains("should go through each other and don't get there. Remove that link, or link others")
             && said.contains("ring "),
         "{said}"
     );
     let apart =
-        json!({ "name": "two", "rings": ["ring"], "links": [{ "ring": 0, "through": 0, "cells_on": 2 }] });
+        json!({ "name": "two", "rings": ["ring"], "links": [{ "ring": 0, "through": 0, "cells_along": 2 }] });
     let reply = workshop.post("/api/chains/relax", &json!({ "weave": apart })).await;
     assert!(reply.fault("weave.links").contains("falls apart into 2 chains"), "{}", reply.text());
 }
@@ -138,7 +138,7 @@ async fn a_weave_that_cannot_be_says_which_pair_is_in_the_way() {
 async fn relaxing_says_how_far_it_is_and_can_be_stopped() {
     let workshop = Workshop::empty();
     let weave = json!({ "name": "mine", "rings": ["ring", "ring"],
-        "links": [{ "ring": 0, "through": 1 }, { "ring": 1, "through": 0, "cells_on": 1 }] });
+        "links": [{ "ring": 0, "through": 1 }, { "ring": 1, "through": 0, "cells_along": 1 }] });
     let body = json!({ "weave": weave, "starts_n": 400 });
     let job = workshop.post("/api/chains/relaxing", &body).await.json()["job"].as_u64().unwrap();
     let path = format!("/api/chains/relaxing/{job}");
@@ -175,7 +175,9 @@ async fn a_chain_is_kept_revised_and_listed_with_what_else_is() {
     let revisions = workshop.get(&format!("{path}/revisions")).await.json();
     assert_eq!(revisions.as_array().unwrap().len(), 2);
     let listed = workshop.get("/api/saved?which=chains").await.json();
-    assert!(listed["entries"][0]["sentence"].as_str().unwrap().starts_with("1 chain of 42 cm in Byzantine"));
+    assert!(
+        listed["entries"][0]["description"].as_str().unwrap().starts_with("1 chain of 42 cm in Byzantine")
+    );
     // What cannot be made is not kept.
     let stiff = json!({ "name": "no", "request": { "weave": "full-persian-6-in-1", "ring": ring(), "length_mm": 420.0 } });
     let refused = workshop.post("/api/chains", &stiff).await;
@@ -220,7 +222,7 @@ async fn a_chain_goes_into_the_cut_plan_and_onto_the_bench() {
     assert_eq!(standing["left_n"].as_u64().unwrap(), plan["open_n"].as_u64().unwrap() - 10);
     let next =
         workshop.post("/api/chains/placing", &json!({ "request": chain(), "done_n": 10 })).await.json();
-    assert_eq!((&next["placing"]["row"], &next["placing"]["in_row"]), (&json!(3), &json!(3)));
+    assert_eq!((&next["placing"]["row"], &next["placing"]["ring_in_row_n"]), (&json!(3), &json!(3)));
     // A lost place: two whole rows were counted.
     let counted = workshop
         .post("/api/chains/placing", &json!({ "request": chain(), "done_n": 10, "rows_n": 2 }))

@@ -87,12 +87,15 @@ async fn one_measured_coil_changes_the_next_plan() {
     // Set aside it teaches nothing, and stays to be seen.
     let readings = workshop.get(&format!("/api/checks/{check}")).await.json()["readings"].clone();
     for reading in readings.as_array().unwrap() {
-        let body = json!({ "reading_n": reading["reading_n"], "aside": true });
+        let body = json!({ "reading_n": reading["reading_n"], "excluded": true });
         assert_eq!(workshop.post(&format!("/api/checks/{check}/aside"), &body).await.status, StatusCode::OK);
     }
     assert!((rod_for(&workshop, lot_n).await - before).abs() < 1e-9);
     let known = workshop.get(&format!("/api/lots/{lot_n}/learned")).await.json();
-    assert_eq!((known["measured_n"].as_u64(), known["points"][0]["aside"].as_bool()), (Some(0), Some(true)));
+    assert_eq!(
+        (known["measured_n"].as_u64(), known["points"][0]["excluded"].as_bool()),
+        (Some(0), Some(true))
+    );
 }
 
 /// A point forgotten, or inches for millimetres: it is asked about, and kept only by who says that it is right. Then it
@@ -113,7 +116,7 @@ async fn a_reading_that_can_hardly_be_is_asked_about() {
         let fault = reply.json()["errors"][0].clone();
         assert_eq!(fault["field"], "doubt");
         assert!((fault["suggested"].as_f64().unwrap() - meant).abs() < 0.01, "{fault}");
-        assert!(fault["sentence"].as_str().unwrap().contains("Did you mean 8.4 mm?"), "{fault}");
+        assert!(fault["message"].as_str().unwrap().contains("Did you mean 8.4 mm?"), "{fault}");
     }
     assert_eq!(workshop.get(&format!("/api/checks/{check}")).await.json()["readings"], json!([]));
     // What is possible is kept as it is.
@@ -226,7 +229,7 @@ async fn a_reading_that_is_none_is_not_kept(#[case] body: Value, #[case] field: 
     assert_eq!(reply.status, StatusCode::UNPROCESSABLE_ENTITY);
     let problem = reply.json();
     assert_eq!(problem["errors"][0]["field"], field, "{problem}");
-    assert!(problem["errors"][0]["sentence"].as_str().unwrap().contains(says), "{problem}");
+    assert!(problem["errors"][0]["message"].as_str().unwrap().contains(says), "{problem}");
     let view = workshop.get(&format!("/api/checks/{check}")).await.json();
     assert_eq!(view["readings"].as_array().unwrap().len(), 0);
 }
@@ -354,7 +357,7 @@ async fn a_caliper_that_says_no_length_is_told_and_nothing_is_kept(
     let check = begun(&workshop, &coil(lot_n)).await;
     let (status, problem) = reads(&workshop, check).await;
     assert_eq!(status, StatusCode::UNPROCESSABLE_ENTITY, "{problem}");
-    assert!(problem["errors"][0]["sentence"].as_str().unwrap().contains(told), "{problem}");
+    assert!(problem["errors"][0]["message"].as_str().unwrap().contains(told), "{problem}");
     let view = workshop.get(&format!("/api/checks/{check}")).await.json();
     assert_eq!(view["readings"].as_array().unwrap().len(), 0);
 }
@@ -377,7 +380,7 @@ async fn a_caliper_that_floods_jumps_or_begins_in_the_middle_is_read_for_what_it
     assert_eq!(shows["mm"], 8.42, "half a line is left out: {shows}");
     let (_, shows) = reads(&workshop, check).await;
     assert_eq!(shows["steady"], false);
-    assert!(shows["told"].as_str().unwrap().contains("jumps"), "{shows}");
+    assert!(shows["text"].as_str().unwrap().contains("jumps"), "{shows}");
     let (_, shows) = reads(&workshop, check).await;
     assert!((shows["mm"].as_f64().unwrap() - 8.4201).abs() < 1e-4, "{shows}");
 }
@@ -436,7 +439,7 @@ async fn a_trial_becomes_a_revision_of_its_pattern() {
     let first = begun(&workshop, &check).await;
     let view = workshop.get(&format!("/api/checks/{first}")).await.json();
     let next = &view["sheet"]["next_blank"];
-    assert!(next["told"].as_str().unwrap().starts_with("Cut the next"), "{view}");
+    assert!(next["text"].as_str().unwrap().starts_with("Cut the next"), "{view}");
     let second_blank = next["blank_mm"].as_f64().unwrap();
     // What was over is put right later, and counts at once.
     let mut put = check.clone();
@@ -518,7 +521,7 @@ async fn a_batch_is_paired_and_its_cause_found() {
     // none here. Nothing else is blamed for it.
     let slipped = causes(8, &[("loop_mm", 0.4), ("front_mm", -0.4 * std::f64::consts::PI)]).await;
     assert_eq!(slipped["causes"], json!([]), "{slipped}");
-    assert!(slipped["told"].as_str().unwrap().starts_with("None of the usual causes"), "{slipped}");
+    assert!(slipped["text"].as_str().unwrap().starts_with("None of the usual causes"), "{slipped}");
 }
 
 #[tokio::test]
@@ -539,7 +542,7 @@ async fn drills_and_the_hand_are_learned_over_time() {
     let drills = workshop.get("/api/drills").await.json();
     assert_eq!(drills[0]["sets"].as_array().unwrap().len(), 2);
     assert!(drills[0]["progress"].as_str().unwrap().contains("half"), "{}", drills[0]);
-    assert_eq!(drills[0]["sets"][1]["met"], true);
+    assert_eq!(drills[0]["sets"][1]["target_met"], true);
     let hand = workshop.get("/api/consistency").await.json();
     assert_eq!(hand["sources"].as_array().unwrap().len(), 5);
     assert_eq!(workshop.get("/api/paces").await.status, StatusCode::OK);
@@ -564,7 +567,7 @@ async fn measured_pieces_tell_of_the_jaws() {
 async fn what_went_wrong_is_rescued_with_the_kept_patterns() {
     let workshop = Workshop::demo();
     let request = json!({ "kind": "hook-clasp", "wire": { "metal": "copper", "size_mm": 1.3 } });
-    let asked = json!({ "request": request, "mishap": { "wrong": "cut-short", "by": 3.0 } });
+    let asked = json!({ "request": request, "mishap": { "wrong": "cut-short", "amount": 3.0 } });
     let rescues = workshop.post("/api/rescue", &asked).await.json();
     assert!(!rescues["options"].as_array().unwrap().is_empty(), "{rescues}");
     // At a step it is not made in.
@@ -572,7 +575,7 @@ async fn what_went_wrong_is_rescued_with_the_kept_patterns() {
     late["mishap"]["at_step_n"] = json!(99);
     let refused = workshop.post("/api/rescue", &late).await;
     assert!(refused.fault("at_step_n").contains("there is no step 99"), "{}", refused.text());
-    let asked = json!({ "request": asked["request"], "mishap": { "wrong": "spiral-loose", "by": 3.0 } });
+    let asked = json!({ "request": asked["request"], "mishap": { "wrong": "spiral-loose", "amount": 3.0 } });
     assert_eq!(workshop.post("/api/rescue", &asked).await.status, StatusCode::UNPROCESSABLE_ENTITY);
 }
 
@@ -633,10 +636,10 @@ async fn what_is_planned_for_a_lot_is_cut_from_it() {
     let led = workshop.get(&format!("/api/batches/{batch}")).await.json();
     assert_eq!((led["lots"][0]["id"].as_i64(), led["lots"][1]["id"].as_i64()), (Some(planned), Some(other)));
     assert!(
-        led["lots"][1]["shown"].as_str().is_some_and(|said| said.contains("which it is planned for")),
+        led["lots"][1]["label"].as_str().is_some_and(|said| said.contains("which it is planned for")),
         "{led}"
     );
-    assert!(!led["lots"][0]["shown"].as_str().is_some_and(|said| said.contains("planned for")), "{led}");
+    assert!(!led["lots"][0]["label"].as_str().is_some_and(|said| said.contains("planned for")), "{led}");
     workshop.post("/api/picks", &json!({ "entry": entry, "pieces_n": 20 })).await;
     let wanted = workshop.get("/api/cut-plans/wanted").await;
     assert!(wanted.text().contains("Cut it from that lot, or plan it without one"), "{}", wanted.text());

@@ -212,7 +212,8 @@ async fn a_device_is_signed_out_from_another() {
     };
     let ask = async |method: &str, path: &str| workshop.send(asked(&desk, method, path)).await;
     let devices = ask("GET", "/api/devices").await.json();
-    let named: Vec<_> = devices.as_array().unwrap().iter().map(|one| (&one["name"], &one["this"])).collect();
+    let named: Vec<_> =
+        devices.as_array().unwrap().iter().map(|one| (&one["name"], &one["current"])).collect();
     assert_eq!(
         named,
         [(&json!("Firefox on Linux"), &json!(true)), (&json!("Chrome on Android"), &json!(false))]

@@ -30,7 +30,7 @@ async fn a_ring_plan_and_its_route_agree() {
     assert!(near(&route["totals"]["workpiece"]["inside_mm"], &plan["ring_inside_diameter_mm"]));
     assert!(near(&route["operations"][2]["turns_n"], &plan["turns_wound"]));
     assert!(near(&route["totals"]["off_the_spool_mm"], &plan["wire_length_mm"]));
-    assert!(near(&route["totals"]["holds"]["comes_off_n"], &plan["opening_force_n"]));
+    assert!(near(&route["totals"]["holds"]["pulls_open_n"], &plan["opening_force_n"]));
     assert!((plan["ring_inside_diameter_mm"].as_f64().unwrap() - 5.0641).abs() < 0.002);
     // Twelve pulls before, and the soft coil springs wider.
     let pulled = json!({ "rings": rings(), "methods": { "straightening": "pulls", "pulls_n": 12 } });
@@ -128,7 +128,7 @@ async fn what_is_changed_is_kept_with_the_plan() {
     let kept = workshop.post("/api/plans", &json!({ "name": "Hammered", "request": plan })).await;
     assert_eq!(kept.status, StatusCode::CREATED, "{}", kept.text());
     let entry = kept.json()["entry"].clone();
-    assert!(entry["sentence"].as_str().unwrap().contains("hammered to 0.8 mm"), "{entry}");
+    assert!(entry["description"].as_str().unwrap().contains("hammered to 0.8 mm"), "{entry}");
     let sheet = workshop.post("/api/rings/sheet", &entry["record"]["request"]).await.json();
     let steps: Vec<&str> = sheet["result"]["steps"]
         .as_array()

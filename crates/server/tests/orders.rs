@@ -86,7 +86,7 @@ async fn an_order_is_made_bagged_and_handed_over() {
     // Taken back as one: the bag is full again, and the line owed.
     let undo = format!("/api/undo/{}", handed.json()["undo"]);
     assert_eq!(workshop.post(&undo, &json!({})).await.status, StatusCode::OK);
-    assert_eq!((bag_n().await, line(&workshop).await["owed_n"].clone()), (json!(11), json!(10)));
+    assert_eq!((bag_n().await, line(&workshop).await["to_deliver_n"].clone()), (json!(11), json!(10)));
 }
 
 #[tokio::test]
@@ -116,7 +116,7 @@ async fn a_bag_keeps_the_recipe_of_its_day() {
     let cut = async || {
         let made = workshop.get(&format!("/api/bags/{}", bag["id"])).await.json();
         let tasks = made["tasks"].as_array().unwrap().clone();
-        tasks.iter().find(|task| task["step"]["operation"] == "cut").unwrap()["reads"].clone()
+        tasks.iter().find(|task| task["step"]["operation"] == "cut").unwrap()["number"].clone()
     };
     let then = cut().await;
     // The kept pattern becomes another, and the workshop another method.
@@ -329,7 +329,7 @@ async fn the_calendar_says_what_is_planned() {
     assert_eq!(put.status, StatusCode::OK, "{}", put.text());
     let planned = workshop.get("/api/schedule").await.json();
     assert_eq!(planned["zone"], "Europe/Vienna");
-    let with_work: Vec<&Value> = planned["agenda"]["sittings"]
+    let with_work: Vec<&Value> = planned["agenda"]["sessions"]
         .as_array()
         .unwrap()
         .iter()
@@ -371,7 +371,7 @@ async fn the_calendar_says_what_is_planned() {
     for (event, sitting) in sittings.iter().zip(&with_work) {
         for run in sitting["runs"].as_array().unwrap() {
             let line =
-                format!("{}, {}", run["counted"].as_str().unwrap(), run["steps_told"].as_str().unwrap());
+                format!("{}, {}", run["counted"].as_str().unwrap(), run["steps_text"].as_str().unwrap());
             assert!(told(event).contains(&line), "{} {line}", told(event));
         }
     }
@@ -408,7 +408,7 @@ async fn a_workshop_without_hours_promises_no_day() {
     let promise = workshop.post("/api/orders/promise", &json!({ "customer": "stall", "lines": lines })).await;
     let promise = promise.json();
     assert!(promise.get("ready_on").is_none(), "{promise}");
-    assert!(promise["told"].as_str().unwrap().contains("hours"), "{promise}");
+    assert!(promise["text"].as_str().unwrap().contains("hours"), "{promise}");
 }
 
 /// While an order is typed it is said when it can be ready beside everything else, and whom its due day would make wait.
@@ -421,7 +421,7 @@ async fn a_day_is_promised_before_an_order_is_taken() {
     let promise = async |order: Value| workshop.post("/api/orders/promise", &order).await.json();
     let soon = promise(json!({ "customer": "stall", "lines": line(10) })).await;
     let on: jiff::civil::Date = soon["ready_on"].as_str().unwrap().parse().unwrap();
-    assert!(soon["told"].as_str().unwrap().starts_with("Ready "), "{soon}");
+    assert!(soon["text"].as_str().unwrap().starts_with("Ready "), "{soon}");
     assert_eq!(soon["pushes"], json!([]));
     // Nothing was taken.
     assert_eq!(workshop.get("/api/orders").await.json(), json!([]));
@@ -433,12 +433,12 @@ async fn a_day_is_promised_before_an_order_is_taken() {
     assert!(then >= on, "{soon} {later}");
     // As much again, due before it: somebody has to wait.
     let pushed = promise(json!({ "customer": "stall", "due": on, "lines": line(400) })).await;
-    let told = pushed["told"].as_str().unwrap();
+    let told = pushed["text"].as_str().unwrap();
     let late = told.contains("after its due date") || told.contains("No time left");
     assert!(late || pushed["pushes"].as_array().is_some_and(|all| !all.is_empty()), "{pushed}");
     // Due no day, it is never told as due one, however late it would be.
     let never = promise(json!({ "customer": "stall", "lines": line(50_000) })).await;
-    let told = never["told"].as_str().unwrap();
+    let told = never["text"].as_str().unwrap();
     assert!(
         never.get("ready_on").is_none() && told.contains("No time left") && !told.contains("due"),
         "{never}"
@@ -455,7 +455,7 @@ async fn what_is_held_by_hand_is_kept_and_let_go() {
     let batch = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": 6 })).await.json();
     let first = async || {
         let planned = workshop.get("/api/schedule").await.json();
-        let sittings = planned["agenda"]["sittings"].as_array().unwrap().clone();
+        let sittings = planned["agenda"]["sessions"].as_array().unwrap().clone();
         let at = sittings.iter().position(|one| !one["runs"].as_array().unwrap().is_empty());
         (sittings, at.unwrap(), planned["holds"].clone())
     };

@@ -142,7 +142,7 @@ async fn a_kept_pattern_keeps_its_revisions() {
     assert_eq!(numbers, [3, 2, 1]);
     assert_eq!(revisions[2]["record"]["name"], "Sprites");
     assert_eq!(revisions[1]["record"]["request"]["parameters"]["front_mm"], 14.0);
-    assert!(revisions[2]["sentence"].as_str().unwrap().contains("front 11 mm"));
+    assert!(revisions[2]["description"].as_str().unwrap().contains("front 11 mm"));
     // Undoing the edit makes a revision like the first, and loses none.
     let undo = workshop.post("/api/undo/3", &json!({})).await;
     assert_eq!(undo.status, StatusCode::OK, "{}", undo.text());

@@ -24,7 +24,7 @@ async fn a_plan_is_kept_changed_put_away_and_every_step_undone() {
     assert_eq!(kept.status, StatusCode::CREATED, "{}", kept.text());
     let kept = kept.json();
     let id = kept["entry"]["id"].as_i64().unwrap();
-    assert!(kept["entry"]["sentence"].as_str().unwrap().starts_with("60 rings of soft brass"));
+    assert!(kept["entry"]["description"].as_str().unwrap().starts_with("60 rings of soft brass"));
 
     let renamed = workshop.put(&format!("/api/plans/{id}?revision=1"), &plan("Cuffs")).await.json();
     assert_eq!(renamed["entry"]["record"]["name"], "Cuffs");

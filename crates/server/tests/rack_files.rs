@@ -20,7 +20,7 @@ async fn a_table_is_looked_at_then_brought_in_whole_and_undone_in_one() {
     let workshop = Workshop::empty();
     let seen = import(&workshop, TABLE, true).await.json();
     assert_eq!((&seen["wrong_n"], seen["rows"].as_array().unwrap().len()), (&json!(0), 2));
-    assert_eq!(seen["rows"][0]["says"], "soft copper, round 1 mm, 20 m");
+    assert_eq!(seen["rows"][0]["description"], "soft copper, round 1 mm, 20 m");
     assert_eq!(workshop.get("/api/lots").await.json()["total"], 0);
     let brought = import(&workshop, TABLE, false).await.json();
     let lots = workshop.get("/api/lots").await.json();
@@ -61,7 +61,7 @@ async fn a_wrong_line_is_named_with_its_column_and_nothing_comes_in(
     let row = &seen["rows"][1];
     assert_eq!(row["place"], "line 3");
     let fault = row["faults"].as_array().unwrap().iter().find(|fault| fault["field"] == column);
-    assert!(fault.unwrap()["sentence"].as_str().unwrap().contains(says), "{row}");
+    assert!(fault.unwrap()["message"].as_str().unwrap().contains(says), "{row}");
     let refused = import(&workshop, &text, false).await;
     assert_eq!(refused.status, StatusCode::UNPROCESSABLE_ENTITY);
     assert!(refused.fault(&format!("line 3.{column}")).contains(says));
@@ -219,7 +219,7 @@ async fn json_with_a_wrong_lot_or_an_unknown_pick_brings_nothing_in() {
         let wrong = json!({ "format": "lorimant-rack", "version": 1, "movements": [line] });
         let refused = import(&workshop, &wrong.to_string(), false).await;
         let fault = refused.json()["errors"][0].clone();
-        assert!(fault["sentence"].as_str().unwrap().contains(says), "{fault}");
+        assert!(fault["message"].as_str().unwrap().contains(says), "{fault}");
     }
     let unknown = json!({ "format": "lorimant-rack", "version": 1, "picks": [{ "name": "No such", "pieces_n": 3 }],
         "lots": [{ "lot": { "name": "a", "wire": wire }, "ledger": [] }] });
@@ -256,7 +256,7 @@ async fn keepings_and_scrap_come_back_from_their_tables() {
     }
     let (here, there) =
         (demo.get("/api/stock/all.json").await.json(), other.get("/api/stock/all.json").await.json());
-    assert_eq!((&here["keepings"], &here["scrap"]), (&there["keepings"], &there["scrap"]));
+    assert_eq!((&here["stock_levels"], &here["scrap"]), (&there["stock_levels"], &there["scrap"]));
     let unknown = demo.get("/api/stock/tables/spools.csv").await;
     assert_eq!(unknown.status, StatusCode::NOT_FOUND);
 }
@@ -337,7 +337,7 @@ async fn a_pick_never_becomes_another_plan() {
     assert_eq!(workshop.get("/api/picks").await.json()[0]["record"]["entry"], ids[1]["id"]);
     // Nothing in the file says which: it is asked, not guessed.
     let mut unclear: Value = serde_json::from_str(&rack).unwrap();
-    unclear["picks"][0].as_object_mut().unwrap().remove("says");
+    unclear["picks"][0].as_object_mut().unwrap().remove("description");
     let refused = import(&workshop, &unclear.to_string(), false).await;
     assert!(
         refused.fault("picks[0].name").contains("Several saved pieces are called “Same”"),
@@ -395,9 +395,9 @@ async fn looking_and_bringing_in_agree(#[case] table: &str, #[case] column: &str
     let seen = import(&workshop, table, true).await.json();
     assert_eq!(seen["wrong_n"], 1, "{seen}");
     let fault = &seen["rows"][0]["faults"][0];
-    assert!(fault["sentence"].as_str().unwrap().contains(says), "{fault}");
+    assert!(fault["message"].as_str().unwrap().contains(says), "{fault}");
     let refused = import(&workshop, table, false).await;
-    assert_eq!(refused.fault(&format!("line 2.{column}")), fault["sentence"].as_str().unwrap());
+    assert_eq!(refused.fault(&format!("line 2.{column}")), fault["message"].as_str().unwrap());
     assert_eq!(workshop.get("/api/history").await.text(), before);
 }
 

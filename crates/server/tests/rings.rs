@@ -50,7 +50,7 @@ async fn the_least_request_takes_the_documented_defaults() {
     let reply = Workshop::empty().post("/api/rings/plan", &least).await.json();
     let said =
         "100 rings of soft copper, round 1 mm, wound by hand on the 5 mm rod and sawn with a 4/0 blade";
-    assert!(reply["sentence"].as_str().unwrap().starts_with(said), "{}", reply["sentence"]);
+    assert!(reply["text"].as_str().unwrap().starts_with(said), "{}", reply["text"]);
 }
 
 #[tokio::test]
@@ -64,7 +64,7 @@ async fn backwards_finds_the_acceptance_rod_and_ranks_the_rods_sent() {
     let choice = Workshop::empty().post("/api/rings/mandrel", &target).await.json();
     assert!((choice["mandrel_diameter_mm"].as_f64().unwrap() - 3.7995).abs() < 0.002);
     assert_eq!(choice["candidates"][0]["mandrel"]["diameter_mm"], 3.8);
-    assert_eq!(choice["candidates"][0]["shown"], "3.8 mm rod", "without tape");
+    assert_eq!(choice["candidates"][0]["label"], "3.8 mm rod", "without tape");
 }
 
 #[tokio::test]
@@ -72,7 +72,7 @@ async fn backwards_uses_the_workshops_own_rods() {
     let target =
         json!({ "wire": { "metal": "copper", "size_mm": 1.0237 }, "target_inside_diameter_mm": 5.0 });
     let choice = Workshop::demo().post("/api/rings/mandrel", &target).await.json();
-    assert_eq!(choice["candidates"][0]["shown"], "5 mm drill shank");
+    assert_eq!(choice["candidates"][0]["label"], "5 mm drill shank");
 }
 
 fn request_with(path: &str, value: Value) -> Value {

@@ -269,8 +269,7 @@ async fn what_was_done_is_told_the_last_first() {
         write(&workshop, what).await;
     }
     let told = workshop.get("/api/history").await.json();
-    let told: Vec<&str> =
-        told.as_array().unwrap().iter().map(|one| one["sentence"].as_str().unwrap()).collect();
+    let told: Vec<&str> = told.as_array().unwrap().iter().map(|one| one["text"].as_str().unwrap()).collect();
     assert_eq!(told.len(), WRITES.len() + 1, "and the demo: {told:?}");
     let picked =
         workshop.get("/api/findings").await.json()["entries"][0]["name"].as_str().unwrap().to_owned();

@@ -137,7 +137,7 @@ async fn what_is_here_already_is_left_alone_and_said_to_be() {
     let workshop = Workshop::demo();
     let lines = out(&workshop).await;
     let again = bring_in(&workshop, &lines).await;
-    assert_eq!(again.json()["sentence"], "All of this is here already. Nothing was changed.");
+    assert_eq!(again.json()["text"], "All of this is here already. Nothing was changed.");
     assert_eq!(out(&workshop).await, lines);
 }
 

@@ -237,8 +237,12 @@ impl Maker {
             // It may lie under the doors at the foot of a phone: a person scrolls it up.
             if (!clear()) one.scrollIntoView({{ block: 'center' }});
             if (!clear()) return null;
+            // A list that comes anew meanwhile has another element in this one's place, which was clicked as well.
+            const hit = (at) => one.contains(at) || at.closest({css:?}) || at.closest('label')?.control === one;
             window.clickArrived = false;
-            one.addEventListener('click', () => (window.clickArrived = true), {{ capture: true, once: true }});
+            const seen = ({{ target }}) => (window.clickArrived ||= !!hit(target));
+            document.removeEventListener('click', window.clickSeen, true);
+            document.addEventListener('click', (window.clickSeen = seen), true);
             return middle()",
             shown(css)
         );

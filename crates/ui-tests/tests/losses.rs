@@ -334,6 +334,7 @@ fn a_spool_of_unknown_weight_is_asked_for_before_it_is_booked_as_wire() -> Resul
         maker.click("[data-test=keep-lot]").await?;
         maker.sees("[data-test=notice]", "Slate spool").await?;
         maker.fill("[data-test=find-lot] input", "Slate").await?;
+        maker.sees("[data-test=open-lot]", "Slate spool").await?;
         maker.click("[data-test=open-lot]").await?;
         maker.sees("[data-test=left]", "10.00 m").await?;
         maker.click("[data-test=do-weigh]").await?;

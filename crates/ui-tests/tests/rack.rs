@@ -129,6 +129,9 @@ fn what_is_picked_is_planned_ticked_off_booked_and_put_back() -> Result<()> {
         maker.open("/wire/cutting-plan").await?;
         maker.sees("[data-test=wire-plan]", "Water sprites, ear wires").await?;
         maker.sees("[data-test=strip]", "Flush the end").await?;
+        // Each wire has its own plan, worked out by itself.
+        let unplanned = "[data-test=wire-plan]:not(:has([data-test=strip])):not(:has([data-test=short]))";
+        maker.gone(unplanned).await?;
         let strips = maker.count("[data-test=strip]").await?;
         maker.sees("main", "48 blanks of 54.5").await?;
         // By keyboard: the tick, then on to the button.

@@ -38,7 +38,7 @@ export type Relaxed = Schemas['Relaxed']
 export type RingDrawn = Schemas['RingDrawn']
 export type RodFor = Schemas['RodFor']
 export type Weave = Schemas['Weave']
-export type AgendaSitting = Schemas['AgendaSitting']
+export type AgendaSession = Schemas['AgendaSession']
 export type Alone = Schemas['Alone']
 export type BagRow = Schemas['BagRow']
 export type BatchRow = Schemas['BatchRow']
@@ -50,7 +50,7 @@ export type NewOrder = Schemas['NewOrder']
 export type OrderRow = Schemas['OrderRow']
 export type PlannedSittings = Schemas['PlannedSittings']
 export type BatchRun = Schemas['BatchRun']
-export type SatWork = Schemas['SatWork']
+export type SessionStep = Schemas['SessionStep']
 export type Recipe = Schemas['Recipe']
 export type MatchOf = Schemas['MatchOf']
 export type BatchNow = Schemas['BatchNow']
@@ -189,5 +189,5 @@ export function sentenceOf(thrown: unknown): string {
 /** The faults of anything thrown, at least one. */
 export function faultsOf(thrown: unknown): Fault[] {
   if (thrown instanceof Refused && thrown.problem.errors?.length) return thrown.problem.errors
-  return [{ field: '', sentence: sentenceOf(thrown) }]
+  return [{ field: '', message: sentenceOf(thrown) }]
 }

@@ -3182,8 +3182,6 @@ export interface components {
         };
         /** @description Everything that is to be made, day by day. */
         Agenda: {
-            /** @description What runs by itself. */
-            alone: components["schemas"]["Alone"][];
             /** @description The moment it is reckoned from. */
             begins: string;
             /** @description What would help. */
@@ -3196,14 +3194,16 @@ export interface components {
             /** @description When everything that finds its time is done, what is due first by first. */
             ready: components["schemas"]["Ready"][];
             /** @description Sittings, one after another, those without work among them. */
-            sittings: components["schemas"]["AgendaSitting"][];
+            sessions: components["schemas"]["AgendaSession"][];
             /** @description How it stands, in a sentence or two; nothing where there is nothing to do. */
-            told: string;
+            text: string;
+            /** @description What runs by itself. */
+            unattended: components["schemas"]["Alone"][];
             /** @description What comes too late, and what finds no time. */
             unmet: components["schemas"]["Unmet"][];
         };
         /** @description A sitting with what is done in it. */
-        AgendaSitting: {
+        AgendaSession: {
             /** @description `18:00 to 20:00`, by the clock on the wall. */
             clock: string;
             /**
@@ -3347,7 +3347,7 @@ export interface components {
              */
             best_ratio: number;
             /** @description The same in a sentence. */
-            best_told: string;
+            best_text: string;
             /**
              * Format: double
              * @description Ratio of inside to wire of the plan's rings.
@@ -3547,14 +3547,14 @@ export interface components {
             name: string;
             /** @description Whose. */
             of: components["schemas"]["JobOf"];
+            /** @description The same in a sentence. */
+            reason: string;
             /** @description Its steps, in order. */
-            steps: components["schemas"]["SatWork"][];
+            steps: components["schemas"]["SessionStep"][];
             /** @description From which step to which: `straighten to crown`, `tumble`. */
-            steps_told: string;
+            steps_text: string;
             /** @description Hands are done, rests within included. */
             to: string;
-            /** @description The same in a sentence. */
-            why: string;
         };
         /** @description How far a batch is. */
         BatchStanding: {
@@ -3566,7 +3566,7 @@ export interface components {
              */
             left_min: number;
             /** @description What was spoiled, in the order it was. */
-            spoiled: components["schemas"]["Spoiled"][];
+            scrapped: components["schemas"]["Scrapped"][];
             /** @description Each task in order. */
             tasks: components["schemas"]["TaskStanding"][];
             /**
@@ -3579,7 +3579,7 @@ export interface components {
          * @description What made a work begin when it does.
          * @enum {string}
          */
-        Because: "pinned" | "ready" | "barrel-free" | "goes-on" | "same-tools" | "due" | "while-others-wait" | "nothing-due" | "better-order";
+        Because: "pinned" | "ready" | "barrel-free" | "repeats" | "same-tools" | "due" | "while-others-wait" | "nothing-due" | "better-order";
         /** @description How many are begun. */
         Beginning: {
             /**
@@ -3750,7 +3750,7 @@ export interface components {
         /** @description The number that undoes a booking. */
         BookedCuts: {
             /** @description What was booked, in a sentence. */
-            sentence: string;
+            text: string;
             /**
              * Format: int64
              * @description Number to post to `/api/undo/{batch}`.
@@ -3811,7 +3811,7 @@ export interface components {
              */
             lines_n: number;
             /** @description The same in a sentence. */
-            sentence: string;
+            text: string;
         };
         /** @description Two loops rolled on a plier. */
         Calibration: {
@@ -3824,10 +3824,10 @@ export interface components {
         };
         /** @description One reading. */
         CaliperReading: {
-            /** @description Whether the maker has set it aside. */
-            aside: boolean;
             /** @description When, UTC. */
             at: string;
+            /** @description Whether the maker has set it aside. */
+            excluded: boolean;
             /** @description Where it came from. */
             from: components["schemas"]["ReadFrom"];
             /** @description Which dimension, by key. */
@@ -3857,6 +3857,8 @@ export interface components {
         };
         /** @description A rod that could be taken, and the ring it really gives. */
         Candidate: {
+            /** @description Its name as the sentence has it. */
+            label: string;
             /** @description The rod, with its layers of tape. */
             mandrel: components["schemas"]["Mandrel"];
             /**
@@ -3869,8 +3871,6 @@ export interface components {
              * @description Inside of the ring it gives, mm.
              */
             ring_inside_diameter_mm: number;
-            /** @description Its name as the sentence has it. */
-            shown: string;
         };
         /**
          * @description A word of the list cause.
@@ -3947,6 +3947,11 @@ export interface components {
              */
             open_n: number;
             /**
+             * Format: int32
+             * @description Of those, shut beforehand.
+             */
+            pre_closed_n: number;
+            /**
              * Format: double
              * @description From a cell to the next, taut, mm; nothing where rings do not go into each other.
              */
@@ -3962,11 +3967,6 @@ export interface components {
              */
             rings_per_cell: number;
             /**
-             * Format: int32
-             * @description Of those, shut beforehand.
-             */
-            shut_before_n: number;
-            /**
              * Format: double
              * @description The smallest at which rings go into each other.
              */
@@ -3974,7 +3974,7 @@ export interface components {
             /** @description How the ratio suits. */
             suits: components["schemas"]["Suits"];
             /** @description The same in a sentence. */
-            told: string;
+            text: string;
             /** @description What makers usually take, about. */
             usual_ratio: number[];
             /**
@@ -4064,7 +4064,12 @@ export interface components {
             /** @description Rings of each part, in the order of the weave's parts. */
             parts_n: number[];
             /** @description Of those, shut beforehand. */
-            parts_shut_n: number[];
+            parts_pre_closed_n: number[];
+            /**
+             * Format: int32
+             * @description Of those, shut beforehand.
+             */
+            pre_closed_n: number;
             /**
              * Format: double
              * @description From a cell to the next, taut.
@@ -4100,11 +4105,6 @@ export interface components {
              * @description Of those of the second part, where it has rings of its own.
              */
             second_to_make_n: number;
-            /**
-             * Format: int32
-             * @description Of those, shut beforehand.
-             */
-            shut_before_n: number;
             /**
              * Format: double
              * @description The smallest at which its rings go into each other.
@@ -4151,17 +4151,17 @@ export interface components {
             own_weave?: components["schemas"]["Weave"] | null;
             /** @description How its rings are made; their count is not read. */
             ring: components["schemas"]["RingRequest"];
+            /**
+             * Format: double
+             * @description Share of the rings that is reckoned spoiled, 0 to 0.5; 0.03 if left out.
+             */
+            scrap_share?: number;
             second_ring?: components["schemas"]["RingRequest"] | null;
             /**
              * Format: int32
              * @description Rings made besides, to be kept for mending; 4 if left out.
              */
             spares_n?: number;
-            /**
-             * Format: double
-             * @description Share of the rings that is reckoned spoiled, 0 to 0.5; 0.03 if left out.
-             */
-            spoiled_share?: number;
             /** @description The weave's word, as `GET /api/weaves` lists them; for an own weave its name. */
             weave: string;
         };
@@ -4282,7 +4282,7 @@ export interface components {
             /** @description The segment it is about, by its place along the wire. */
             segment_n?: number | null;
             /** @description What was found, in a sentence. */
-            sentence: string;
+            text: string;
         };
         /** @description Everything a view shows of a check. */
         CheckSheet: {
@@ -4299,10 +4299,10 @@ export interface components {
             next_blank?: components["schemas"]["NextBlank"] | null;
             /** @description The pieces, in their order. */
             pieces: components["schemas"]["CheckedPiece"][];
+            /** @description How it stands, in a sentence. */
+            text: string;
             /** @description What can be measured. */
             to_measure: components["schemas"]["ToMeasure"][];
-            /** @description How it stands, in a sentence. */
-            told: string;
             /** @description Of a trial: those that came before it, of the same pattern in the same wire, the first first. */
             trials_before?: components["schemas"]["Trial"][];
         };
@@ -4372,17 +4372,17 @@ export interface components {
                 own_weave?: components["schemas"]["Weave"] | null;
                 /** @description How its rings are made; their count is not read. */
                 ring: components["schemas"]["RingRequest"];
+                /**
+                 * Format: double
+                 * @description Share of the rings that is reckoned spoiled, 0 to 0.5; 0.03 if left out.
+                 */
+                scrap_share?: number;
                 second_ring?: components["schemas"]["RingRequest"] | null;
                 /**
                  * Format: int32
                  * @description Rings made besides, to be kept for mending; 4 if left out.
                  */
                 spares_n?: number;
-                /**
-                 * Format: double
-                 * @description Share of the rings that is reckoned spoiled, 0 to 0.5; 0.03 if left out.
-                 */
-                spoiled_share?: number;
                 /** @description The weave's word, as `GET /api/weaves` lists them; for an own weave its name. */
                 weave: string;
             };
@@ -4410,6 +4410,8 @@ export interface components {
                  * @description How much longer its blank must be than its parts add up to, as trials have shown; negative for shorter, mm.
                  */
                 allowance_mm?: number;
+                /** @description Whether single pieces are counted, though the pattern is usually counted in pairs. */
+                count_singles?: boolean;
                 /** @description What is lost or held at the ends. */
                 ends?: components["schemas"]["BlankEnds"];
                 /** @description Which pattern. */
@@ -4429,8 +4431,6 @@ export interface components {
                 plier?: string | null;
                 /** @description What is changed about the route of this plan. */
                 route?: components["schemas"]["Changes"];
-                /** @description Whether single pieces are counted, though the pattern is usually counted in pairs. */
-                singly?: boolean;
                 /** @description The wire. */
                 wire: components["schemas"]["Wire"];
             };
@@ -4548,6 +4548,11 @@ export interface components {
              */
             turns_n: number;
         };
+        /**
+         * @description A word of the list taken.
+         * @enum {string}
+         */
+        Commonness: "everyday" | "at-times" | "seldom" | "asked";
         /** @description Wires to set side by side for a piece. */
         Compared: {
             /** @description What they are wanted for. */
@@ -4612,7 +4617,7 @@ export interface components {
             /** @description A pair. */
             pair: string;
             /** @description What it comes to against buying, in a sentence. */
-            sentence: string;
+            text: string;
             /** @description Wire of one, losses included. */
             wire: string;
             /** @description The sum for one piece, with its numbers. */
@@ -4665,7 +4670,7 @@ export interface components {
             /** @description Filled in as far as it is known: wire, its price, the hour rate, how many, the minutes of its route. */
             request: components["schemas"]["CostRequest"];
             /** @description The wire in words. */
-            wire_shown: string;
+            wire_label: string;
         };
         /**
          * @description A word of the list counted.
@@ -4813,10 +4818,10 @@ export interface components {
         Curve: {
             /** @description Whether it is the plan's. */
             chosen: boolean;
+            /** @description Its name. */
+            label: string;
             /** @description Its points, by growing rod; it ends where the wire springs straight. */
             points: components["schemas"]["CurvePoint"][];
-            /** @description Its name. */
-            shown: string;
             /** @description The temper. */
             temper: components["schemas"]["Temper"];
         };
@@ -4876,14 +4881,14 @@ export interface components {
              * @description Everything lost, mm.
              */
             scrap_mm: number;
-            /** @description What it comes to. */
-            sentence: string;
             /** @description What is short, by demand; empty where everything is made. */
             short: components["schemas"]["Short"][];
             /** @description Pairs whose two come from two pieces of stock, because no other way was found. */
             split_pairs_n?: number;
             /** @description What is cut from each piece of stock that is touched, in bench order. */
             stock: components["schemas"]["StockCut"][];
+            /** @description What it comes to. */
+            text: string;
             /**
              * Format: double
              * @description Wire that is used up: blanks and scrap, mm.
@@ -5032,12 +5037,12 @@ export interface components {
             path: string;
             /** @description Which segment, by its place along the wire. */
             segment_n: number;
-            spent?: components["schemas"]["Level"] | null;
             /**
              * Format: double
              * @description Share of what the metal bears that is spent there by then.
              */
             spent_share: number;
+            strain_level?: components["schemas"]["Level"] | null;
         };
         /** @description A drawing with its segments told apart. */
         DrawnPiece: {
@@ -5097,12 +5102,10 @@ export interface components {
              */
             target_mm: number;
             /** @description What to do, in a few sentences. */
-            told: string;
+            text: string;
         };
         /** @description How a set of a drill went. */
         DrillFeedback: {
-            /** @description Whether the target is met. */
-            met: boolean;
             /**
              * Format: double
              * @description Mean against what it should be, mm.
@@ -5113,8 +5116,10 @@ export interface components {
              * @description One standard deviation of what was measured, mm.
              */
             spread_mm: number;
+            /** @description Whether the target is met. */
+            target_met: boolean;
             /** @description In the hand's own measure, in sentences. */
-            told: string;
+            text: string;
         };
         /** @description One set of a drill. */
         DrillSet: {
@@ -5125,13 +5130,13 @@ export interface components {
              * @description Its check.
              */
             check: number;
-            /** @description Whether its target was met. */
-            met: boolean;
             /**
              * Format: double
              * @description One standard deviation, mm.
              */
             spread_mm: number;
+            /** @description Whether its target was met. */
+            target_met: boolean;
         };
         /** @description A drill with how it went so far. */
         DrillShown: components["schemas"]["DrillCard"] & {
@@ -5172,6 +5177,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5214,8 +5221,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5225,6 +5230,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5250,8 +5257,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5261,6 +5266,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5280,8 +5287,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5291,6 +5296,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5312,8 +5319,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5323,6 +5328,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5344,8 +5351,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5355,6 +5360,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5376,8 +5383,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5387,6 +5392,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5431,8 +5438,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5442,6 +5447,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5497,8 +5504,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5508,6 +5513,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5534,8 +5541,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5545,6 +5550,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5570,8 +5577,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5581,6 +5586,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5626,8 +5633,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5637,6 +5642,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5680,8 +5687,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5691,6 +5696,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5742,8 +5749,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5753,6 +5758,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5789,8 +5796,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5800,6 +5805,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it stands for, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -5811,12 +5818,12 @@ export interface components {
             record: {
                 /** @description Rings that hold a partner over more than half their turn, so that the chain does not unfold. */
                 folds?: components["schemas"]["Fold"][];
-                /** @description How the cell goes on; a chain whose turn is found by itself if left out. */
-                goes_on?: components["schemas"]["GoesOn"];
                 /** @description Which go through which. */
                 links: components["schemas"]["Link"][];
                 /** @description What it is called, 1 to 80 characters. */
                 name: string;
+                /** @description How the cell goes on; a chain whose turn is found by itself if left out. */
+                repeats?: components["schemas"]["Repeats"];
                 /** @description The rings of a cell, 1 to 12, each by the part it plays: `connector`, `fold`. */
                 rings: string[];
             };
@@ -5825,8 +5832,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it stands for, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -5850,7 +5855,7 @@ export interface components {
              */
             limit?: number | null;
             /** @description A full sentence: what is wrong, with which value, what would be right. */
-            sentence: string;
+            message: string;
             /**
              * Format: double
              * @description The value that was probably meant, in the field's own unit, where there is one.
@@ -5904,6 +5909,8 @@ export interface components {
              * @description Density, g/cm³.
              */
             density_g_cm3: number;
+            /** @description Whether it tires and breaks when bent to and fro, and wears away in use. */
+            fatigues: boolean;
             /**
              * Format: double
              * @description True strain at which an annealed piece breaks.
@@ -5916,6 +5923,8 @@ export interface components {
             hardening_strain: number;
             /** @description Whether it is brittle while hot, so that it breaks where it is moved or struck. */
             hot_short: boolean;
+            /** @description How commonly makers take it. */
+            how_common: components["schemas"]["Commonness"];
             /** @description How it is joined at the bench; not at all where the list is empty. */
             joins: components["schemas"]["Joining"][];
             /** @description Melting range, °C, about. */
@@ -5960,21 +5969,17 @@ export interface components {
             stains: boolean;
             /** @description Whether it stays soft however it is worked. */
             stays_soft: boolean;
-            /** @description How commonly makers take it. */
-            taken: components["schemas"]["Taken"];
-            /** @description Whether it tires and breaks when bent to and fro, and wears away in use. */
-            tires: boolean;
         };
         /** @description A line or lot of a file that is brought in. */
         FileRow: {
+            /** @description What it is, where it can be read. */
+            description: string;
             /** @description Everything wrong with it. */
             faults: components["schemas"]["Fault"][];
             /** @description Its name. */
             name: string;
             /** @description Where it stands: `line 3`, or `lots[2]`. */
             place: string;
-            /** @description What it is, where it can be read. */
-            says: string;
         };
         /** @description What a person should know of the workshop's file. */
         FileState: {
@@ -6003,7 +6008,7 @@ export interface components {
             /** @description Whether it goes in and stays. */
             ok: boolean;
             /** @description What was found, in a sentence. */
-            sentence: string;
+            text: string;
         };
         /** @description A pattern and the results wanted of it. */
         FitWish: {
@@ -6110,10 +6115,10 @@ export interface components {
         GaugeSystem: "awg" | "swg" | "steel-wire";
         /** @description A gauge system with its table. */
         GaugeTable: {
+            /** @description Its name. */
+            label: string;
             /** @description Its sizes, thickest first. */
             rows: components["schemas"]["GaugeRow"][];
-            /** @description Its name. */
-            shown: string;
             /** @description Which system. */
             system: components["schemas"]["GaugeSystem"];
         };
@@ -6167,6 +6172,8 @@ export interface components {
              * @description Whole cells they make.
              */
             cells_n: number;
+            /** @description Its name. */
+            label: string;
             /**
              * Format: int32
              * @description Rings left over.
@@ -6177,34 +6184,18 @@ export interface components {
              * @description How long that is, mm.
              */
             length_mm: number;
-            /** @description Its name. */
-            shown: string;
             /**
              * Format: int32
              * @description Of those used, shut beforehand.
              */
-            shut_before_n: number;
+            pre_closed_n: number;
             /** @description How the ratio suits. */
             suits: components["schemas"]["Suits"];
             /** @description The same in a sentence. */
-            told: string;
+            text: string;
             /** @description The weave's word. */
             weave: string;
         };
-        /** @description How a cell goes on. */
-        GoesOn: {
-            /**
-             * @description As a chain, each cell turned about the chain's length by so many degrees against the one before; by as much as
-             *     lets it be longest if left out.
-             */
-            chain: {
-                /**
-                 * Format: double
-                 * @description Degrees, −180 to 180.
-                 */
-                turn_deg?: number | null;
-            };
-        } | "sheet";
         /** @description How a workshop reads numbers that come without a unit or a system. */
         Habits: {
             /** @description System of a bare gauge. */
@@ -6249,7 +6240,7 @@ export interface components {
              * @description The coil not hugging the rod; 0.02 if left out.
              * @default 0.02
              */
-            hugging_mm: number;
+            coil_slack_mm: number;
             /**
              * Format: double
              * @description The kerf wandering off the line, where the coil is sawn; 0.01 if left out.
@@ -6297,7 +6288,7 @@ export interface components {
             /** @description Whether everything is done in time then. */
             in_time: boolean;
             /** @description What, in a sentence. */
-            sentence: string;
+            text: string;
         };
         /** @description What a finished piece holds, pulled across. Estimates of plastic bending, ± 40 %, not a rating. */
         Holds: {
@@ -6305,14 +6296,14 @@ export interface components {
             closed: boolean;
             /**
              * Format: double
-             * @description Load at which it comes off: it opens by its neighbour's wire. Of a closed piece, at which it is pulled out of shape.
-             */
-            comes_off_n: number;
-            /**
-             * Format: double
              * @description Load at which a tenth of a millimetre stays open, N: about 0.6 of the collapse.
              */
             first_set_n: number;
+            /**
+             * Format: double
+             * @description Load at which it comes off: it opens by its neighbour's wire. Of a closed piece, at which it is pulled out of shape.
+             */
+            pulls_open_n: number;
         };
         /** @description When somebody sits at the bench, and what hands and neighbours bear. */
         Hours: {
@@ -6379,7 +6370,7 @@ export interface components {
              */
             rings_n: number;
             /** @description The answer as a sentence. */
-            sentence: string;
+            text: string;
             /**
              * Format: double
              * @description What those rings use of it, tails and losses included, mm.
@@ -6472,7 +6463,7 @@ export interface components {
              */
             spread_mm: number;
             /** @description In a sentence, with what to do. */
-            told: string;
+            text: string;
         };
         /**
          * @description A word of the list jaws.
@@ -6533,7 +6524,7 @@ export interface components {
              */
             off: number;
             /** @description How, or where it goes. */
-            told: string;
+            text: string;
             /** @description What comes of it. */
             verdict: components["schemas"]["Verdict"];
         };
@@ -6568,6 +6559,8 @@ export interface components {
             archived: boolean;
             /** @description When it was first kept, UTC. */
             created_at: string;
+            /** @description What it is, in a sentence. */
+            description: string;
             /**
              * Format: int64
              * @description Its number.
@@ -6589,8 +6582,6 @@ export interface components {
              * @description How often it was changed; send it back with an edit.
              */
             revision: number;
-            /** @description What it is, in a sentence. */
-            sentence: string;
             /** @description When it was last changed, UTC. */
             updated_at: string;
         };
@@ -6782,10 +6773,10 @@ export interface components {
         LeftOut: {
             /** @description Why it is left out. */
             because: string;
+            /** @description Its name. */
+            label: string;
             /** @description The metal. */
             metal: components["schemas"]["Metal"];
-            /** @description Its name. */
-            shown: string;
         };
         /**
          * @description A word of the list length-unit.
@@ -6814,7 +6805,7 @@ export interface components {
              */
             share: number;
             /** @description In a sentence, with its amount. */
-            told: string;
+            text: string;
         };
         /** @description How a recipe compares with a single piece. */
         Likeness: {
@@ -6828,7 +6819,7 @@ export interface components {
              */
             off: number;
             /** @description What it would measure, against what was measured. */
-            told: string;
+            text: string;
         };
         /** @description What is wanted of one piece. */
         Line: {
@@ -6850,7 +6841,7 @@ export interface components {
         /** @description A line as a list shows it. */
         LineRow: components["schemas"]["LineStanding"] & {
             /** @description The piece in a sentence. */
-            sentence: string;
+            text: string;
             /** @description What is owed in words: `24 pairs`. */
             wanted: string;
         };
@@ -6861,13 +6852,13 @@ export interface components {
              * @description How many of them lie in bags.
              */
             in_bags_n: number;
+            /** @description How far it is. */
+            state: components["schemas"]["OrderState"];
             /**
              * Format: int32
              * @description How many are owed.
              */
-            owed_n: number;
-            /** @description How far it is. */
-            state: components["schemas"]["OrderState"];
+            to_deliver_n: number;
             /**
              * Format: int32
              * @description How many are still to be made, spares included.
@@ -6885,12 +6876,12 @@ export interface components {
              * Format: int32
              * @description How many cells aside it is, in a sheet.
              */
-            cells_aside?: number;
+            cells_across?: number;
             /**
              * Format: int32
              * @description How many cells on that one is; in this cell if left out.
              */
-            cells_on?: number;
+            cells_along?: number;
             /** @description A ring of this cell, from 0. */
             ring: number;
             /** @description The ring it goes through, from 0. */
@@ -6951,7 +6942,7 @@ export interface components {
              * Format: int32
              * @description How often the barrel is filled for it.
              */
-            fills_n: number;
+            loads_n: number;
             /**
              * Format: double
              * @description What they weigh, g.
@@ -6963,7 +6954,7 @@ export interface components {
              */
             pick_out_min: number;
             /** @description What it is, and why, in a sentence or two. */
-            sentence: string;
+            text: string;
         };
         /**
          * @description A word of the list lost.
@@ -7060,7 +7051,7 @@ export interface components {
             of: components["schemas"]["LotPointOf"][];
             rod?: components["schemas"]["RodNow"] | null;
             /** @description The same in a sentence. */
-            told: string;
+            text: string;
             /** @description Its wire in words. */
             wire: string;
         };
@@ -7102,7 +7093,7 @@ export interface components {
             /** @description What it is called. */
             name: string;
             /** @description What is known of how it springs. */
-            told: string;
+            text: string;
             /** @description Its wire in words. */
             wire: string;
         };
@@ -7114,12 +7105,12 @@ export interface components {
              */
             id: number;
             /** @description What it is called, and how much is left of it. */
-            shown: string;
+            label: string;
         };
         /** @description What one measured inside says, for the plot. */
         LotPoint: {
             /** @description Whether it was set aside. */
-            aside: boolean;
+            excluded: boolean;
             /**
              * Format: double
              * @description The factor that alone would give what was measured.
@@ -7212,8 +7203,6 @@ export interface components {
         };
         /** @description How many of one piece a supply of wire makes. */
         Makes: {
-            /** @description Whether it is kept in the workshop, rather than a pattern as usually made. */
-            kept: boolean;
             /**
              * Format: double
              * @description What is left over, mm.
@@ -7228,6 +7217,8 @@ export interface components {
             name: string;
             /** @description The piece, ready to be opened. */
             piece: components["schemas"]["Piece"];
+            /** @description Whether it is kept in the workshop, rather than a pattern as usually made. */
+            saved: boolean;
             /** @description The same in words: `38 rings, 41 mm left`. */
             text: string;
         };
@@ -7238,6 +7229,11 @@ export interface components {
              * @default thumb
              */
             anchor: components["schemas"]["AnchorBy"];
+            /**
+             * @description Whether the rings of a chain that go in shut are shut while it is built, not all beforehand.
+             * @default false
+             */
+            close_while_building: boolean;
             /**
              * @description When a finding is cut off the spool; first if left out.
              * @default first
@@ -7295,11 +7291,6 @@ export interface components {
              * @default pin
              */
             saw_from: components["schemas"]["SawFrom"];
-            /**
-             * @description Whether the rings of a chain that go in shut are shut while it is built, not all beforehand.
-             * @default false
-             */
-            shut_as_built: boolean;
             /**
              * @description Whether it is sawn at a slight slant.
              * @default false
@@ -7463,7 +7454,7 @@ export interface components {
             /** @description What it is called. */
             name: string;
             /** @description The piece in a sentence. */
-            sentence: string;
+            text: string;
         };
         /** @description Pieces that go together. */
         MatchedSet: {
@@ -7578,13 +7569,15 @@ export interface components {
             figures: components["schemas"]["Figures"];
             /** @description How it is joined, in words. */
             joining: string;
+            /** @description Its name. */
+            label: string;
             /** @description Which metal. */
             metal: components["schemas"]["Metal"];
-            /** @description Its name. */
-            shown: string;
         };
         /** @description What there is of one metal. */
         MetalTotal: {
+            /** @description Its name. */
+            label: string;
             /**
              * Format: double
              * @description Mass in all, g.
@@ -7602,8 +7595,6 @@ export interface components {
             lots_n: number;
             /** @description The metal. */
             metal: components["schemas"]["Metal"];
-            /** @description Its name. */
-            shown: string;
         };
         /**
          * @description A word of the list method.
@@ -7613,7 +7604,7 @@ export interface components {
         /** @description One answer to a question where makers differ. */
         MethodAnswer: {
             /** @description The name a person reads. */
-            shown: string;
+            label: string;
             /** @description Its trade: what it gives and what it costs. */
             trade: string;
             /** @description The word it travels as. */
@@ -7623,6 +7614,11 @@ export interface components {
         MethodChanges: {
             /** @default null */
             anchor: components["schemas"]["AnchorBy"] | null;
+            /**
+             * @description Whether the rings of a chain that go in shut are shut while it is built.
+             * @default null
+             */
+            close_while_building: boolean | null;
             /** @default null */
             cut: components["schemas"]["CutWhen"] | null;
             /** @default null */
@@ -7644,11 +7640,6 @@ export interface components {
             rounding: components["schemas"]["Rounding"] | null;
             /** @default null */
             saw_from: components["schemas"]["SawFrom"] | null;
-            /**
-             * @description Whether the rings of a chain that go in shut are shut while it is built.
-             * @default null
-             */
-            shut_as_built: boolean | null;
             /**
              * @description Whether it is sawn at a slight slant.
              * @default null
@@ -7681,10 +7672,10 @@ export interface components {
             measure_next?: string | null;
             /** @description Whether the first is surely it. */
             sure: boolean;
+            /** @description In a sentence: what was found, and what would tell two causes apart where they are as likely. */
+            text: string;
             /** @description Whether they explain it only together: then their shares say nothing. */
             together: boolean;
-            /** @description In a sentence: what was found, and what would tell two causes apart where they are as likely. */
-            told: string;
         };
         /** @description Something that comes out wrong, and why. */
         Mishap: {
@@ -7719,6 +7710,8 @@ export interface components {
         };
         /** @description A pick by the name of its plan or pattern. */
         NamedPick: {
+            /** @description What it stands for, in a sentence, lengths in mm: which it is where several have the name. */
+            description?: string;
             /** @description Name of a kept plan or pattern. */
             name: string;
             /**
@@ -7726,8 +7719,6 @@ export interface components {
              * @description How many.
              */
             pieces_n: number;
-            /** @description What it stands for, in a sentence, lengths in mm: which it is where several have the name. */
-            says?: string;
         };
         /**
          * @description A word of the list neck-when.
@@ -7740,9 +7731,16 @@ export interface components {
             cost?: string | null;
             /**
              * Format: double
+             * @description What there is of it, mm.
+             */
+            in_stock_mm: number;
+            /**
+             * Format: double
              * @description What should be left after that, mm.
              */
             keep_mm: number;
+            /** @description The wire in words. */
+            label: string;
             /**
              * Format: double
              * @description What is missing, mm; 0 where nothing is.
@@ -7758,17 +7756,10 @@ export interface components {
              * @description Whole packs to buy; none where it is not known how it is sold.
              */
             packs_n?: number | null;
-            /** @description The same in a sentence. */
-            sentence: string;
-            /** @description The wire in words. */
-            shown: string;
             /** @description Where it is bought. */
             source: string;
-            /**
-             * Format: double
-             * @description What there is of it, mm.
-             */
-            there_mm: number;
+            /** @description The same in a sentence. */
+            text: string;
             /**
              * Format: double
              * @description What open plans want of it, mm.
@@ -7907,7 +7898,7 @@ export interface components {
              */
             steps: number;
             /** @description What to do, in a sentence. */
-            told: string;
+            text: string;
         };
         /** @description The coil to wind and measure next. */
         NextCoil: {
@@ -7919,7 +7910,7 @@ export interface components {
              */
             spread: number;
             /** @description In a sentence. */
-            told: string;
+            text: string;
         };
         /** @description What to measure next. */
         NextReading: {
@@ -7936,7 +7927,7 @@ export interface components {
              */
             piece_n: number;
             /** @description In a sentence, with how. */
-            told: string;
+            text: string;
         };
         /**
          * @description A word of the list nickel.
@@ -8097,6 +8088,8 @@ export interface components {
              * @description Above this it is floppy.
              */
             floppy_ratio: number;
+            /** @description Its name. */
+            label: string;
             /**
              * Format: double
              * @description From a cell to the next at that ratio, mm; nothing where the rings do not go into each other.
@@ -8104,8 +8097,6 @@ export interface components {
             repeat_mm: number;
             /** @description The plan in this weave. */
             request: components["schemas"]["ChainRequest"];
-            /** @description Its name. */
-            shown: string;
             /**
              * Format: double
              * @description The smallest ratio at which rings go into each other.
@@ -8114,7 +8105,7 @@ export interface components {
             /** @description How the ratio asked about suits. */
             suits: components["schemas"]["Suits"];
             /** @description The same in a sentence. */
-            told: string;
+            text: string;
             /** @description What makers usually take, about. */
             usual_ratio: number[];
             /** @description The weave's word. */
@@ -8166,20 +8157,6 @@ export interface components {
          * @enum {string}
          */
         OrderState: "to-make" | "in-the-making" | "ready" | "handed-over";
-        /** @description What a piece ought to bear, worn so. */
-        Ought: {
-            /** @description Whether it does, by what it holds. */
-            bears: boolean;
-            /**
-             * Format: double
-             * @description What it ought to bear before it first stays open a little, N.
-             */
-            least_n: number;
-            /** @description How it is worn. */
-            wear: components["schemas"]["Wear"];
-            /** @description Why so much. */
-            why: string;
-        };
         /** @description One shape. */
         Outlined: {
             /** @description Its path as SVG path data, mm. */
@@ -8208,7 +8185,7 @@ export interface components {
             /** @description Its sources, the largest first. */
             sources: components["schemas"]["SourceSpread"][];
             /** @description What would narrow it most, in a sentence. */
-            told: string;
+            text: string;
         };
         /** @description How quick the workshop is at one operation, against what the route reckons. */
         Pace: {
@@ -8225,7 +8202,7 @@ export interface components {
             /** @description The operation. */
             operation: components["schemas"]["Operation"];
             /** @description What it is called. */
-            operation_shown: string;
+            operation_label: string;
             /**
              * Format: double
              * @description Minutes it took over those that were reckoned: the median of the batches.
@@ -8345,6 +8322,8 @@ export interface components {
              * @description What it is if left out, in the pattern's usual wire.
              */
             default: number;
+            /** @description What it is, in a sentence. */
+            description: string;
             /** @description What it is called. */
             label: string;
             /**
@@ -8363,8 +8342,6 @@ export interface components {
             none?: string | null;
             /** @description For a choice: what each number means. */
             options?: string[];
-            /** @description What it is, in a sentence. */
-            sentence: string;
             /** @description What it is counted in. */
             unit: components["schemas"]["Unit"];
         };
@@ -8384,11 +8361,11 @@ export interface components {
         };
         /** @description What one part of a set holds, as it is made by the workshop's methods. */
         PartHolds: {
-            /** @description What it is called: `hook clasp`. */
-            called: string;
             holds?: components["schemas"]["Holds"] | null;
+            /** @description What it is called: `hook clasp`. */
+            name: string;
             /** @description What it holds, in words; that it does not bear where it does not. */
-            told: string;
+            text: string;
         };
         /** @description The parts of a set, in any order. */
         PartsOfSet: {
@@ -8463,7 +8440,7 @@ export interface components {
             /** @description Its family. */
             family: components["schemas"]["Family"];
             /** @description What the family is called. */
-            family_shown: string;
+            family_label: string;
             /** @description The word it travels as. */
             kind: components["schemas"]["Kind"];
             /** @description What one is called. */
@@ -8481,7 +8458,7 @@ export interface components {
             /** @description Where it is worn. */
             worn: components["schemas"]["Worn"];
             /** @description The same in words. */
-            worn_shown: string;
+            worn_label: string;
         };
         /** @description What a maker asks for: so many of a pattern, in a wire. */
         PatternRequest: {
@@ -8490,6 +8467,8 @@ export interface components {
              * @description How much longer its blank must be than its parts add up to, as trials have shown; negative for shorter, mm.
              */
             allowance_mm?: number;
+            /** @description Whether single pieces are counted, though the pattern is usually counted in pairs. */
+            count_singles?: boolean;
             /** @description What is lost or held at the ends. */
             ends?: components["schemas"]["BlankEnds"];
             /** @description Which pattern. */
@@ -8509,8 +8488,6 @@ export interface components {
             plier?: string | null;
             /** @description What is changed about the route of this plan. */
             route?: components["schemas"]["Changes"];
-            /** @description Whether single pieces are counted, though the pattern is usually counted in pairs. */
-            singly?: boolean;
             /** @description The wire. */
             wire: components["schemas"]["Wire"];
         };
@@ -8593,7 +8570,7 @@ export interface components {
             /** @description What its blanks are, or why there are none. */
             blanks: string;
             /** @description What it is, in a sentence. */
-            says: string;
+            description: string;
             /** @description What the plan or pattern is called. */
             what: string;
         };
@@ -8658,6 +8635,8 @@ export interface components {
         PlacedRod: {
             /** @description Whether it is the rod of the plan. */
             chosen: boolean;
+            /** @description Its name as the sentence has it. */
+            label: string;
             /** @description The rod. */
             mandrel: components["schemas"]["Mandrel"];
             /**
@@ -8665,18 +8644,11 @@ export interface components {
              * @description Inside of the ring it gives, mm.
              */
             ring_inside_diameter_mm: number;
-            /** @description Its name as the sentence has it. */
-            shown: string;
         };
         /** @description A placing as a maker reads it. */
         Placing: {
             /** @description How a mistake here shows, and how far to open up. */
             if_wrong: string;
-            /**
-             * Format: int32
-             * @description Which ring of the row it is, from 1.
-             */
-            in_row: number;
             /**
              * Format: int32
              * @description Its place in the order, from 1.
@@ -8692,8 +8664,15 @@ export interface components {
              * @description Of so many open ones in the row.
              */
             of_row: number;
+            /** @description What shut rings it takes up, in words. */
+            picks_up: string[];
             /** @description The ring in words: `C, a fold`. */
             ring: string;
+            /**
+             * Format: int32
+             * @description Which ring of the row it is, from 1.
+             */
+            ring_in_row_n: number;
             /**
              * Format: int32
              * @description The row it is in, from 1.
@@ -8704,8 +8683,6 @@ export interface components {
              * @description Of so many rows.
              */
             rows_n: number;
-            /** @description What shut rings it takes up, in words. */
-            takes_up: string[];
             /** @description The instruction. */
             text: string;
             /** @description What it goes through, in words. */
@@ -8800,7 +8777,7 @@ export interface components {
             /** @description Its figures with their working. */
             figures: components["schemas"]["Figure"][];
             /** @description The plan as a sentence. */
-            sentence: string;
+            text: string;
         };
         /** @description What is planned, and what it was planned by. */
         PlannedSittings: {
@@ -8926,7 +8903,7 @@ export interface components {
              */
             ready_on?: string | null;
             /** @description The same in a sentence. */
-            told: string;
+            text: string;
         };
         /**
          * @description A word of the list question.
@@ -8944,8 +8921,6 @@ export interface components {
         RackDocument: {
             /** @description Always `lorimant-rack`. */
             format: string;
-            /** @description How wires are kept. */
-            keepings?: components["schemas"]["StockLevel"][];
             /** @description Lots with their ledgers. */
             lots?: components["schemas"]["LotWithLedger"][];
             /** @description Lines for lots that are on the rack already; only brought in. */
@@ -8954,6 +8929,8 @@ export interface components {
             picks?: components["schemas"]["NamedPick"][];
             /** @description Scrap by metal and cleanliness. */
             scrap?: components["schemas"]["ScrapChange"][];
+            /** @description How wires are kept. */
+            stock_levels?: components["schemas"]["StockLevel"][];
             /**
              * Format: int32
              * @description Version of this format: 1.
@@ -8986,7 +8963,7 @@ export interface components {
              */
             day: string;
             /** @description The day in words, with its weekday. */
-            told: string;
+            text: string;
         };
         /** @description What was read in a field. Only one of the three is filled in, none where nothing was typed. */
         ReadField: {
@@ -9053,7 +9030,7 @@ export interface components {
         /** @description A reading to be set aside. */
         ReadingAside: {
             /** @description Aside, or in again. */
-            aside: boolean;
+            excluded: boolean;
             /**
              * Format: int64
              * @description Its number.
@@ -9111,20 +9088,20 @@ export interface components {
              */
             length_mm: number;
             /** @description Which lot it will be, in a sentence. */
-            sentence: string;
+            text: string;
         };
         /** @description A piece that measures so. */
         Recipe: {
             /** @description Colour of its bare metal, `#rrggbb`. */
             colour: string;
+            /** @description What it is, in its own sentence. */
+            description: string;
             /** @description It drawn. */
             drawing: components["schemas"]["Drawing"];
             /** @description The piece. */
             piece: components["schemas"]["Piece"];
-            /** @description What it is, in its own sentence. */
-            sentence: string;
             /** @description What it would measure, against what was measured. */
-            told: string;
+            text: string;
             /**
              * Format: double
              * @description How far its least usual dimension is from what is usual in such wire, as a factor: 1 where all are as usual.
@@ -9205,13 +9182,27 @@ export interface components {
              */
             smallest_ratio: number;
             /** @description What was found, in a sentence. */
-            told: string;
+            text: string;
             /**
              * Format: double
              * @description How far each cell is turned against the one before, degrees.
              */
             turn_deg: number;
         };
+        /** @description How a cell goes on. */
+        Repeats: {
+            /**
+             * @description As a chain, each cell turned about the chain's length by so many degrees against the one before; by as much as
+             *     lets it be longest if left out.
+             */
+            chain: {
+                /**
+                 * Format: double
+                 * @description Degrees, −180 to 180.
+                 */
+                turn_deg?: number | null;
+            };
+        } | "sheet";
         /** @description How far a request has come. */
         RequestProgress: {
             /**
@@ -9222,6 +9213,20 @@ export interface components {
             /** @description Whether it is being answered: not before it has arrived, and not after its answer. */
             under_way: boolean;
         };
+        /** @description What a piece ought to bear, worn so. */
+        RequiredLoad: {
+            /** @description Whether it does, by what it holds. */
+            bears: boolean;
+            /**
+             * Format: double
+             * @description What it ought to bear before it first stays open a little, N.
+             */
+            least_n: number;
+            /** @description How it is worn. */
+            wear: components["schemas"]["Wear"];
+            /** @description Why so much. */
+            why: string;
+        };
         /** @description Something it can still become. */
         Rescue: {
             /**
@@ -9231,15 +9236,15 @@ export interface components {
             blank_mm: number;
             /** @description The piece drawn. */
             drawing: components["schemas"]["Drawing"];
+            /** @description The piece it becomes. */
+            request: components["schemas"]["PatternRequest"];
             /**
              * Format: int64
              * @description Which kept pattern it is, where it is one, by its number.
              */
-            kept?: number | null;
-            /** @description The piece it becomes. */
-            request: components["schemas"]["PatternRequest"];
+            saved?: number | null;
             /** @description What to do, in a sentence. */
-            told: string;
+            text: string;
         };
         /** @description A piece and what went wrong with it. */
         RescueAsked: {
@@ -9267,7 +9272,7 @@ export interface components {
             /** @description The dated copy of what was there before, by its name among the copies; none where the file was gone. */
             kept?: string | null;
             /** @description What was done, and where what it replaced is kept. */
-            sentence: string;
+            text: string;
         };
         /** @description What was reversed can be undone like everything else. */
         ReversedLine: {
@@ -9279,6 +9284,8 @@ export interface components {
         };
         /** @description A record as it stood at one revision. */
         Revision_KeptChain: {
+            /** @description What it stood for, in a sentence. */
+            description: string;
             /** @description When it was made so, UTC. */
             made_at: string;
             /** @description A chain with its name. */
@@ -9295,11 +9302,11 @@ export interface components {
              * @description Which; 1 is as it was first kept.
              */
             revision: number;
-            /** @description What it stood for, in a sentence. */
-            sentence: string;
         };
         /** @description A record as it stood at one revision. */
         Revision_KeptPattern: {
+            /** @description What it stood for, in a sentence. */
+            description: string;
             /** @description When it was made so, UTC. */
             made_at: string;
             /** @description A finding with its name. */
@@ -9316,11 +9323,11 @@ export interface components {
              * @description Which; 1 is as it was first kept.
              */
             revision: number;
-            /** @description What it stood for, in a sentence. */
-            sentence: string;
         };
         /** @description A record as it stood at one revision. */
         Revision_KeptPlan: {
+            /** @description What it stood for, in a sentence. */
+            description: string;
             /** @description When it was made so, UTC. */
             made_at: string;
             /** @description A ring plan with its name. */
@@ -9337,23 +9344,23 @@ export interface components {
              * @description Which; 1 is as it was first kept.
              */
             revision: number;
-            /** @description What it stood for, in a sentence. */
-            sentence: string;
         };
         /** @description A record as it stood at one revision. */
         Revision_Weave: {
+            /** @description What it stood for, in a sentence. */
+            description: string;
             /** @description When it was made so, UTC. */
             made_at: string;
             /** @description Which rings of a cell go through which, and how the cell goes on. Nothing is said of size: that is the rings'. */
             record: {
                 /** @description Rings that hold a partner over more than half their turn, so that the chain does not unfold. */
                 folds?: components["schemas"]["Fold"][];
-                /** @description How the cell goes on; a chain whose turn is found by itself if left out. */
-                goes_on?: components["schemas"]["GoesOn"];
                 /** @description Which go through which. */
                 links: components["schemas"]["Link"][];
                 /** @description What it is called, 1 to 80 characters. */
                 name: string;
+                /** @description How the cell goes on; a chain whose turn is found by itself if left out. */
+                repeats?: components["schemas"]["Repeats"];
                 /** @description The rings of a cell, 1 to 12, each by the part it plays: `connector`, `fold`. */
                 rings: string[];
             };
@@ -9362,8 +9369,6 @@ export interface components {
              * @description Which; 1 is as it was first kept.
              */
             revision: number;
-            /** @description What it stood for, in a sentence. */
-            sentence: string;
         };
         /** @description Settings with their revision, and how lengths are shown under them. */
         Revisioned: {
@@ -9390,7 +9395,7 @@ export interface components {
              * Format: int32
              * @description How many cells on it is.
              */
-            cells_on?: number;
+            cells_along?: number;
             /** @description The ring, from 0. */
             ring: number;
         };
@@ -9400,6 +9405,8 @@ export interface components {
             axis: number[];
             /** @description Its middle, mm. */
             center_mm: number[];
+            /** @description Whether it is shut beforehand. */
+            closed: boolean;
             /** @description Of a ring that is being put in: the place of its gap, mm. */
             gap_mm?: number[] | null;
             /** @description Its name in its row: A, B, C. */
@@ -9416,8 +9423,6 @@ export interface components {
              * @description The row it is in, from 1.
              */
             row: number;
-            /** @description Whether it is shut beforehand. */
-            shut: boolean;
             /** @description What it is at a placing. */
             standing: components["schemas"]["RingStanding"];
             /**
@@ -9697,6 +9702,8 @@ export interface components {
              * @description Inside of the ring it gives, mm.
              */
             inside_mm: number;
+            /** @description Its name as the sentence has it. */
+            label: string;
             /** @description The rod. */
             mandrel: components["schemas"]["Mandrel"];
             /**
@@ -9716,12 +9723,10 @@ export interface components {
              * @description Rings for the length of the plan; nothing where they do not go into each other.
              */
             rings_n: number;
-            /** @description Its name as the sentence has it. */
-            shown: string;
             /** @description How that suits. */
             suits: components["schemas"]["Suits"];
             /** @description The same in a sentence. */
-            told: string;
+            text: string;
         };
         /** @description The rod a ring takes off a lot, against the handbook. */
         RodNow: {
@@ -9747,7 +9752,7 @@ export interface components {
             /** @description The plan with it. */
             request: components["schemas"]["RingRequest"];
             /** @description In a sentence: which rod, and where it stays the same, why and what would help. */
-            told: string;
+            text: string;
         };
         /**
          * @description A word of the list role.
@@ -9789,32 +9794,6 @@ export interface components {
             text: string;
             /** @description What comes of it in all. */
             totals: components["schemas"]["Totals"];
-        };
-        /** @description A step in a session, or a part of one. */
-        SatWork: {
-            /** @description Hands begin. */
-            from: string;
-            /** @description Whether tools are laid out for it. */
-            lays_out: boolean;
-            /**
-             * Format: int32
-             * @description How many are done.
-             */
-            n: number;
-            /** @description What it is, in two or three words. */
-            named: string;
-            /**
-             * Format: int32
-             * @description How many of it there are to do in all.
-             */
-            of_n: number;
-            /**
-             * Format: int32
-             * @description The step, from 1.
-             */
-            step_n: number;
-            /** @description Hands are done. */
-            to: string;
         };
         /**
          * @description A word of the list saw-from.
@@ -9926,6 +9905,21 @@ export interface components {
             /** @description What all of them are worth, as far as prices are known. An estimate. */
             value: string;
         };
+        /** @description Pieces that were spoiled. */
+        Scrapped: {
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            n: number;
+            /** @description Why. */
+            reason: string;
+            /**
+             * Format: int32
+             * @description At which step.
+             */
+            step_n: number;
+        };
         /**
          * @description A word of the list section.
          * @enum {string}
@@ -9980,6 +9974,32 @@ export interface components {
             /** @description Whether a passphrase is set at all. */
             passphrase: boolean;
         };
+        /** @description A step in a session, or a part of one. */
+        SessionStep: {
+            /** @description Hands begin. */
+            from: string;
+            /**
+             * Format: int32
+             * @description How many are done.
+             */
+            n: number;
+            /** @description What it is, in two or three words. */
+            named: string;
+            /**
+             * Format: int32
+             * @description How many of it there are to do in all.
+             */
+            of_n: number;
+            /** @description Whether tools are laid out for it. */
+            sets_up: boolean;
+            /**
+             * Format: int32
+             * @description The step, from 1.
+             */
+            step_n: number;
+            /** @description Hands are done. */
+            to: string;
+        };
         /** @description A length to set aside as an offcut of its own. */
         SetAside: {
             /**
@@ -9995,7 +10015,7 @@ export interface components {
             /** @description The parts, the weakest first, what does not bear last. */
             parts: components["schemas"]["PartHolds"][];
             /** @description Which gives first, in a sentence. */
-            sentence: string;
+            text: string;
         };
         /** @description How the workshop likes things. */
         Settings: {
@@ -10097,20 +10117,20 @@ export interface components {
             /** @description The pieces it is about, by number. */
             pieces_n: number[];
             /** @description In a sentence, with what to look at. */
-            told: string;
+            text: string;
         };
         /** @description A device that has unlocked the workshop with its passphrase. */
         SignedIn: {
+            /** @description Whether it is the one that asks. */
+            current: boolean;
             /** @description What tells it from the others. */
             id: string;
+            /** @description When it was last used, UTC. */
+            last_used_at: string;
             /** @description What it is called: `Firefox on Linux`; empty where it signed in before devices had names. */
             name: string;
             /** @description When it signed in, UTC; left out where it is not known. */
             opened_at?: string | null;
-            /** @description When it was last used, UTC. */
-            seen_at: string;
-            /** @description Whether it is the one that asks. */
-            this: boolean;
         };
         /** @description What a single piece measures; what was not measured is left out. */
         Single: {
@@ -10156,6 +10176,8 @@ export interface components {
              * @description The same before anything was measured, mm.
              */
             handbook_mm: number;
+            /** @description What it is called. */
+            label: string;
             /**
              * Format: double
              * @description One standard deviation here, mm.
@@ -10171,25 +10193,8 @@ export interface components {
              * @description Its share of the square of the whole.
              */
             share: number;
-            /** @description What it is called. */
-            shown: string;
             /** @description Which. */
             source: components["schemas"]["Source"];
-        };
-        /** @description Pieces that were spoiled. */
-        Spoiled: {
-            /**
-             * Format: int32
-             * @description How many.
-             */
-            n: number;
-            /** @description Why. */
-            reason: string;
-            /**
-             * Format: int32
-             * @description At which step.
-             */
-            step_n: number;
         };
         /** @description What there is of a lot, in every way it is counted. */
         Standing: {
@@ -10220,12 +10225,12 @@ export interface components {
         StartSet: "metric-drills-by-0.5" | "metric-drills-by-0.1" | "fractional-drills" | "numbered-drills" | "knitting-needles" | "dowels";
         /** @description A ready list of rods. */
         StartSetRow: {
+            /** @description Its name. */
+            label: string;
             /** @description How many rods it has. */
             rods_n: number;
             /** @description Which. */
             set: components["schemas"]["StartSet"];
-            /** @description Its name. */
-            shown: string;
         };
         /** @description One figure out of several readings of the same place. */
         Steadied: {
@@ -10242,7 +10247,7 @@ export interface components {
             /** @description Whether that is as still as a caliper is. */
             steady: boolean;
             /** @description The same in a sentence. */
-            told: string;
+            text: string;
         };
         /** @description One operation as it was done: what to do, with this piece's numbers, and the workpiece afterwards. */
         Step: components["schemas"]["Numbers"] & {
@@ -10260,10 +10265,10 @@ export interface components {
             operation: components["schemas"]["Operation"];
             /** @description Segments of a finding that get their shape, by their place along the wire. */
             segments: number[];
-            /** @description How much of what its metal bears the wire has spent by then, in a sentence; nothing where none is spent. */
-            spent?: string;
             /** @description Its place in the order, from 1. */
             step_n: number;
+            /** @description How much of what its metal bears the wire has spent by then, in a sentence; nothing where none is spent. */
+            strain_text?: string;
             /** @description What it takes. */
             takes: components["schemas"]["Takes"];
             /** @description The instruction. */
@@ -10348,7 +10353,7 @@ export interface components {
             /** @description What is left of it. */
             standing: components["schemas"]["Standing"];
             /** @description Its wire in words, in the workshop's unit. */
-            wire_shown: string;
+            wire_label: string;
         };
         /**
          * @description A word of the list straightening.
@@ -10448,11 +10453,6 @@ export interface components {
          * @enum {string}
          */
         Surface: "bare" | "plated" | "filled" | "coated" | "galvanised";
-        /**
-         * @description A word of the list taken.
-         * @enum {string}
-         */
-        Taken: "everyday" | "at-times" | "seldom" | "asked";
         /** @description What was taken over. */
         TakenOver: {
             /** @description How many rods were added; those already owned are left alone. */
@@ -10538,6 +10538,10 @@ export interface components {
              * @description How many there are of it.
              */
             n: number;
+            /** @description The number to read from a metre away: `61.5 mm`, `7 turns`; nothing where the instruction has none. */
+            number: string;
+            /** @description What it is: `cut`, `on 3.02 mm`. */
+            number_of: string;
             /**
              * Format: double
              * @description What one takes off the spool at this step, mm, where it is cut off there.
@@ -10548,10 +10552,6 @@ export interface components {
              * @description What one weighs then, g: that much goes to scrap where it is spoiled.
              */
             one_g: number;
-            /** @description The number to read from a metre away: `61.5 mm`, `7 turns`; nothing where the instruction has none. */
-            reads: string;
-            /** @description What it is: `cut`, `on 3.02 mm`. */
-            reads_of: string;
             /** @description How clean that scrap is. */
             scrap: components["schemas"]["Cleanliness"];
             /** @description Whether pieces can be scrapped at it: where each is counted, and at a check. */
@@ -10576,13 +10576,13 @@ export interface components {
              * @description How many of those that came this far are still to do; none that was spoiled.
              */
             left_n: number;
+            /** @description When it is ready. */
+            ready_at?: string | null;
             /**
              * Format: int32
              * @description How many may be counted now: what the task before let through.
              */
-            may_n: number;
-            /** @description When it is ready. */
-            ready_at?: string | null;
+            ready_n: number;
             /** @description When what runs by itself was started, where it runs. */
             started_at?: string | null;
             /**
@@ -10599,7 +10599,7 @@ export interface components {
              * Format: int32
              * @description Turns that lie on the rod of the coil in hand.
              */
-            turned_n: number;
+            turns_done_n: number;
         };
         /**
          * @description A word of the list temper.
@@ -10649,7 +10649,7 @@ export interface components {
              */
             readings_n: number;
             /** @description The same in words: `5.08 mm, from 4.98 to 5.18`. */
-            told: string;
+            text: string;
             /**
              * Format: double
              * @description What it should be, mm, or the grade.
@@ -10795,13 +10795,13 @@ export interface components {
              * @description Wire off the spool for all of them, mm: what is in them and what falls off.
              */
             off_the_spool_mm: number;
-            /** @description What it ought to bear where it may be worn; nothing for what does not bear. */
-            ought: components["schemas"]["Ought"][];
             /**
              * Format: int32
              * @description How many are made: rings, or blanks of a finding.
              */
             pieces_n: number;
+            /** @description What it ought to bear where it may be worn; nothing for what does not bear. */
+            required: components["schemas"]["RequiredLoad"][];
             /**
              * Format: double
              * @description Minutes to lay out tools, once.
@@ -10894,10 +10894,10 @@ export interface components {
         TypedField: {
             /** @description The field's name; its fault comes back under it. */
             field: string;
+            /** @description What it asks for. */
+            input: components["schemas"]["Reads"];
             /** @description Whether the form cannot do without it. */
             needed?: boolean;
-            /** @description What it asks for. */
-            reads: components["schemas"]["Reads"];
             /** @description What is typed. */
             text: string;
         };
@@ -10954,7 +10954,7 @@ export interface components {
             /** @description The orders it is for, by their numbers. */
             orders: number[];
             /** @description What, in a sentence. */
-            sentence: string;
+            text: string;
         };
         /**
          * @description A word of the list verdict.
@@ -10990,12 +10990,12 @@ export interface components {
         Weave: {
             /** @description Rings that hold a partner over more than half their turn, so that the chain does not unfold. */
             folds?: components["schemas"]["Fold"][];
-            /** @description How the cell goes on; a chain whose turn is found by itself if left out. */
-            goes_on?: components["schemas"]["GoesOn"];
             /** @description Which go through which. */
             links: components["schemas"]["Link"][];
             /** @description What it is called, 1 to 80 characters. */
             name: string;
+            /** @description How the cell goes on; a chain whose turn is found by itself if left out. */
+            repeats?: components["schemas"]["Repeats"];
             /** @description The rings of a cell, 1 to 12, each by the part it plays: `connector`, `fold`. */
             rings: string[];
         };
@@ -11021,13 +11021,13 @@ export interface components {
              * @description Its length, mm.
              */
             length_mm: number;
-            /** @description The same in a sentence. */
-            sentence: string;
             /**
              * Format: double
              * @description One standard deviation of it, mm: the wire's size is known to 1 %, so its area to 2 %.
              */
             spread_mm: number;
+            /** @description The same in a sentence. */
+            text: string;
             /**
              * Format: double
              * @description The wire alone, g.
@@ -11063,15 +11063,15 @@ export interface components {
         /** @description A mishap with its measure. */
         WentWrong: {
             /**
+             * Format: double
+             * @description By how much: mm too short or too large, mm from turn to turn too wide, turns too many, or the thickness left.
+             */
+            amount: number;
+            /**
              * @description The step it went wrong at, by its place in the route, from 1: all up to it is done, 0 where nothing is yet. Where it
              *     is left out, the step at which it is usually seen.
              */
             at_step_n?: number | null;
-            /**
-             * Format: double
-             * @description By how much: mm too short or too large, mm from turn to turn too wide, turns too many, or the thickness left.
-             */
-            by: number;
             /** @description What went wrong. */
             wrong: components["schemas"]["Wrong"];
         };
@@ -11128,7 +11128,7 @@ export interface components {
             /** @description The rod's name. */
             rod: string;
             /** @description The same in a sentence. */
-            told: string;
+            text: string;
             /** @description The wire's size in words. */
             wire: string;
         };
@@ -11163,7 +11163,9 @@ export interface components {
              */
             holds_n?: number | null;
             /** @description The two in words: `670 g`. */
-            holds_shown?: string[] | null;
+            holds_text?: string[] | null;
+            /** @description The wire in words. */
+            label: string;
             /**
              * Format: double
              * @description Mass of that, g.
@@ -11178,8 +11180,6 @@ export interface components {
             on_rack?: string | null;
             /** @description Why it is where it is, in sentences, what weighs most first. */
             reasons: string[];
-            /** @description The wire in words. */
-            shown: string;
             /**
              * Format: double
              * @description Share of a bend that stays after letting go, R0/R1, at the widest bend that bears, or the widest of all.
@@ -11197,6 +11197,8 @@ export interface components {
         WireDemand: {
             /** @description The blanks, as a cut plan takes them. */
             demand: components["schemas"]["Demand"][];
+            /** @description The wire in words. */
+            label: string;
             /** @description What is planned for one lot alone, since it springs in its own way: a sentence each. */
             of_lots?: string[];
             /**
@@ -11204,8 +11206,6 @@ export interface components {
              * @description A rest shorter than this is scrap, mm, as the workshop says or as is usual.
              */
             shortest_useful_mm: number;
-            /** @description The wire in words. */
-            shown: string;
             /**
              * Format: double
              * @description Taken off each piece of stock beside the blanks, mm: nothing, as each blank has the sliver that makes it flush.
@@ -11255,7 +11255,7 @@ export interface components {
         /** @description A word as it travels, and as a person reads it. */
         Word: {
             /** @description As a person reads it. */
-            shown: string;
+            label: string;
             /** @description As it travels. */
             word: string;
         };
@@ -11327,7 +11327,7 @@ export interface components {
             /** @description One turn straight. */
             strip: components["schemas"]["Strip"];
             /** @description What was wished for beside what is given, in a sentence. */
-            wished?: string | null;
+            wanted?: string | null;
             /** @description The coil tight on the rod, and a ring. */
             wound: components["schemas"]["Drawing"];
         };
@@ -11339,12 +11339,12 @@ export interface components {
             formula: string;
             /** @description The formula with this case's numbers in it. */
             numbers: string;
-            /** @description What the figure is, in a sentence. */
-            sentence: string;
             /** @description Where the formula and the handbook figures come from. */
             source: string;
             /** @description How far off it may be. */
             spread: string;
+            /** @description What the figure is, in a sentence. */
+            text: string;
         };
         /** @description The wire as it is now. */
         Workpiece: {
@@ -11416,7 +11416,7 @@ export interface components {
              * @default {
              *       "rod_mm": 0.02,
              *       "wood_mm": 0.05,
-             *       "hugging_mm": 0.02,
+             *       "coil_slack_mm": 0.02,
              *       "kerf_mm": 0.01,
              *       "closing_mm": 0.02,
              *       "roundness_mm": 0.03,
@@ -11449,7 +11449,7 @@ export interface components {
              *       "rounding": "file",
              *       "hammer_first": false,
              *       "neck": "usual",
-             *       "shut_as_built": false
+             *       "close_while_building": false
              *     }
              */
             methods: components["schemas"]["MakingMethods"];
@@ -11496,7 +11496,7 @@ export interface components {
             /** @description When, UTC. */
             made_at: string;
             /** @description What was done, in a few words. */
-            sentence: string;
+            text: string;
         };
         /** @description What was written, and the number that undoes it. */
         Written_Bag: {

@@ -142,7 +142,7 @@ function stands(row: BatchRow) {
           <router-link class="name serif" :to="`/bench/${row.id}`" data-test="open-batch">{{
             row.name
           }}</router-link>
-          <p class="sentence">{{ row.sentence }}</p>
+          <p class="sentence">{{ row.description }}</p>
           <p :class="row.fault ? 'stop' : 'stands'">{{ stands(row) }}</p>
         </div>
         <span class="num whole"
@@ -169,13 +169,13 @@ function stands(row: BatchRow) {
     </section>
     <section v-if="together?.loads.length" class="together" data-test="loads">
       <h2>{{ t('bench-view-tumble-these-together') }}</h2>
-      <p v-for="load in together.loads" :key="load.sentence + load.of.map((part) => part.batch).join()">
+      <p v-for="load in together.loads" :key="load.text + load.of.map((part) => part.batch).join()">
         <template v-for="(part, i) in load.of" :key="part.batch"
           >{{ i ? ' and ' : ''
           }}<router-link :to="`/bench/${part.batch}`">{{
             t('bench-view-of-2', { part: part.n, name: part.name })
           }}</router-link></template
-        >: {{ load.sentence }}
+        >: {{ load.text }}
       </p>
     </section>
   </div>

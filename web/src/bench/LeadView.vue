@@ -60,8 +60,8 @@ onMounted(async () => {
 const fresh = computed(
   () =>
     !!led.value &&
-    led.value.standing.tasks.every((one) => one.done_n === 0 && !one.started_at && !one.turned_n) &&
-    !led.value.standing.spoiled.length &&
+    led.value.standing.tasks.every((one) => one.done_n === 0 && !one.started_at && !one.turns_done_n) &&
+    !led.value.standing.scrapped.length &&
     waiting.value.done === 0,
 )
 const making = computed(
@@ -84,7 +84,7 @@ const left = computed(() =>
   Math.max(0, (there.value?.left_n ?? 0) - waiting.value.done - waiting.value.spoiled),
 )
 const may = computed(() =>
-  Math.max(0, (there.value?.may_n ?? 0) - waiting.value.done - waiting.value.spoiled),
+  Math.max(0, (there.value?.ready_n ?? 0) - waiting.value.done - waiting.value.spoiled),
 )
 const all = computed(() => done.value + left.value)
 const once = computed(() => task.value?.counted === 'once')
@@ -100,7 +100,7 @@ const turns = computed(() => {
   const { turns_n, turns_more_n } = task.value?.step ?? {}
   return task.value?.counted === 'coil' && turns_n ? turns_n + (turns_more_n ?? 0) : null
 })
-const turned = computed(() => waiting.value.turned ?? there.value?.turned_n ?? 0)
+const turned = computed(() => waiting.value.turned ?? there.value?.turns_done_n ?? 0)
 
 // The last piece of a step is the way to the next.
 watch(inHand, () => (looking.value = null))
@@ -161,7 +161,7 @@ function spoil(reason: string) {
 }
 /** How many were scrapped at this step. */
 const scrapped = computed(() =>
-  (led.value?.standing.spoiled ?? [])
+  (led.value?.standing.scrapped ?? [])
     .filter((one) => one.step_n === (at.value ?? -1) + 1)
     .reduce((sum, one) => sum + one.n, waiting.value.spoiled),
 )
@@ -234,24 +234,24 @@ const clicked = () => (keyed ? undefined : onward())
       </section>
       <section v-if="!chain || left === 0" class="say">
         <h2 class="what">{{ task.step.named }}</h2>
-        <p v-if="task.reads" class="reads" data-test="reads">
-          {{ task.reads }} <span class="of">{{ task.reads_of }}</span>
+        <p v-if="task.number" class="reads" data-test="reads">
+          {{ task.number }} <span class="of">{{ task.number_of }}</span>
         </p>
-        <p v-else-if="task.reads_of" class="reads small">{{ task.reads_of }}</p>
+        <p v-else-if="task.number_of" class="reads small">{{ task.number_of }}</p>
         <p class="text serif" data-test="instruction">{{ task.step.text }}</p>
         <p v-if="task.step.hint" :class="task.step.misfit ? 'watch' : 'quiet'">{{ task.step.hint }}</p>
         <label v-if="task.wasted_mm !== undefined" class="from">
           {{ t('lead-view-wire-from')
           }}<select v-model="lot" class="word" data-test="lot">
             <option :value="null">{{ t('lead-view-wire-not-in-stock') }}</option>
-            <option v-for="one in led.lots" :key="one.id" :value="one.id">{{ one.shown }}</option>
+            <option v-for="one in led.lots" :key="one.id" :value="one.id">{{ one.label }}</option>
           </select>
         </label>
         <TurnCounter
           v-if="turns !== null && left > 0"
           :turned="turned"
           :wanted="turns"
-          :says="task.reads"
+          :says="task.number"
           @turned="press((at ?? 0) + 1, 'turned', { n: $event })"
         />
         <CautionNote :caution="task.step.caution" @read="big?.focus()" />

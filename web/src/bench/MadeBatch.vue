@@ -52,8 +52,8 @@ async function putAway() {
     <p class="reads">
       {{ led.standing.whole_n }} <span class="of">{{ t('made-batch-made') }}</span>
     </p>
-    <p class="text serif">{{ led.entry.sentence }}</p>
-    <p v-for="(one, i) in led.standing.spoiled" :key="i" class="quiet">
+    <p class="text serif">{{ led.entry.description }}</p>
+    <p v-for="(one, i) in led.standing.scrapped" :key="i" class="quiet">
       {{
         t('made-batch-scrapped-at', {
           one: one.n,

@@ -97,7 +97,7 @@ watch(
       </form>
       <ul class="gives" data-test="gives">
         <li v-for="one in gives" :key="one.weave" :class="{ quiet: one.suits === 'cannot' }">
-          {{ one.told }}
+          {{ one.text }}
         </li>
       </ul>
     </section>
@@ -118,8 +118,8 @@ watch(
       </form>
       <p v-if="looked && !wires.length" class="quiet">{{ t('backwards-panel-none-your-rods-suits-this') }}</p>
       <ul class="gives">
-        <li v-for="one in wires" :key="one.told">
-          <button type="button" class="plain rod" @click="emit('set', one.request)">{{ one.told }}</button>
+        <li v-for="one in wires" :key="one.text">
+          <button type="button" class="plain rod" @click="emit('set', one.request)">{{ one.text }}</button>
         </li>
       </ul>
     </section>

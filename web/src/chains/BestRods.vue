@@ -13,23 +13,23 @@ const shownRods = computed(() => (showAll.value ? backwards.rods : backwards.rod
 <template>
   <section>
     <h2>{{ t('best-rods-best-for-this-weave') }}</h2>
-    <p class="best serif">{{ backwards.best_told }}</p>
+    <p class="best serif">{{ backwards.best_text }}</p>
     <p v-if="!backwards.rods.length" class="quiet">
       {{ t('best-rods-you-have-no-round-rods')
       }}<router-link to="/tools">{{ t('best-rods-add-your-rods') }}</router-link
       >{{ t('best-rods-rank-them-here') }}
     </p>
     <ol class="rods">
-      <li v-for="rod in shownRods" :key="rod.shown">
+      <li v-for="rod in shownRods" :key="rod.label">
         <button
           type="button"
           class="plain rod"
           :class="[rod.suits, { chosen: rod.chosen }]"
           :aria-pressed="rod.chosen"
-          :data-rod="rod.shown"
+          :data-rod="rod.label"
           @click="emit('set', rod.request)"
         >
-          <b>{{ rod.shown }}</b> <span>{{ rod.told }}</span>
+          <b>{{ rod.label }}</b> <span>{{ rod.text }}</span>
         </button>
       </li>
     </ol>

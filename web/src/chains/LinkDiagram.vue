@@ -49,18 +49,18 @@ function tap(at: Tap) {
   const link = {
     ring: from.ring,
     through: at.ring,
-    cells_on: at.on - from.on,
-    cells_aside: at.aside - from.aside,
+    cells_along: at.on - from.on,
+    cells_across: at.aside - from.aside,
   }
   const is = (one: Weave['links'][number]) =>
     (one.ring === link.ring &&
       one.through === link.through &&
-      (one.cells_on ?? 0) === link.cells_on &&
-      (one.cells_aside ?? 0) === link.cells_aside) ||
+      (one.cells_along ?? 0) === link.cells_along &&
+      (one.cells_across ?? 0) === link.cells_across) ||
     (one.ring === link.through &&
       one.through === link.ring &&
-      (one.cells_on ?? 0) === -link.cells_on &&
-      (one.cells_aside ?? 0) === -link.cells_aside)
+      (one.cells_along ?? 0) === -link.cells_along &&
+      (one.cells_across ?? 0) === -link.cells_across)
   links.value = links.value.some(is) ? links.value.filter((one) => !is(one)) : [...links.value, link]
 }
 
@@ -70,8 +70,8 @@ const lines = computed(() =>
     links.value.flatMap((link) => {
       const to = {
         ring: link.through,
-        on: on! + (link.cells_on ?? 0),
-        aside: aside! + (link.cells_aside ?? 0),
+        on: on! + (link.cells_along ?? 0),
+        aside: aside! + (link.cells_across ?? 0),
       }
       if (!cells.value.some(([a, b]) => a === to.on && b === to.aside)) return []
       const [a, b] = [place({ ring: link.ring, on: on!, aside: aside! }), place(to)]

@@ -30,9 +30,9 @@ const blank = (): Weave => ({
   rings: ['ring', 'ring'],
   links: [
     { ring: 0, through: 1 },
-    { ring: 1, through: 0, cells_on: 1 },
+    { ring: 1, through: 0, cells_along: 1 },
   ],
-  goes_on: { chain: {} },
+  repeats: { chain: {} },
 })
 const weave = ref<Weave>(structuredClone(start ?? blank()))
 const keptAs = ref<{ id: number; revision: number } | null>(null)
@@ -57,15 +57,15 @@ function takeOwn(event: Event) {
 }
 
 const letter = (ring: number) => String.fromCharCode(65 + ring)
-const sheet = computed(() => weave.value.goes_on === 'sheet')
+const sheet = computed(() => weave.value.repeats === 'sheet')
 const goesOn = computed({
   get: () => {
-    const on = weave.value.goes_on ?? { chain: {} }
+    const on = weave.value.repeats ?? { chain: {} }
     if (on === 'sheet') return 'sheet'
     return on.chain.turn_deg === undefined || on.chain.turn_deg === null ? 'free' : String(on.chain.turn_deg)
   },
   set: (to: string) => {
-    weave.value.goes_on = to === 'sheet' ? 'sheet' : { chain: to === 'free' ? {} : { turn_deg: Number(to) } }
+    weave.value.repeats = to === 'sheet' ? 'sheet' : { chain: to === 'free' ? {} : { turn_deg: Number(to) } }
     changed()
   },
 })
@@ -255,7 +255,7 @@ function use() {
           }}</v-btn>
         </p>
         <template v-else-if="found">
-          <p class="serif told" data-test="relaxed">{{ found.told }}</p>
+          <p class="serif told" data-test="relaxed">{{ found.text }}</p>
           <ChainStage
             v-if="found.fits"
             v-model:turn="turn"
@@ -269,7 +269,7 @@ function use() {
           {{ t('own-weave-work-out-see-how-lies') }}
         </p>
         <ul v-if="faults.length" class="stop" role="alert" data-test="weave-faults">
-          <li v-for="fault in faults" :key="fault.sentence">{{ fault.sentence }}</li>
+          <li v-for="fault in faults" :key="fault.message">{{ fault.message }}</li>
         </ul>
       </section>
     </div>

@@ -13,7 +13,7 @@ defineProps<{ shown: PlacingShown }>()
       }}<span class="quiet">{{ t('placing-card-of', { rowsn: shown.placing.rows_n }) }}</span>
     </p>
     <p class="ring">
-      {{ t('placing-card-ring', { inrow: shown.placing.in_row, ofrow: shown.placing.of_row })
+      {{ t('placing-card-ring', { inrow: shown.placing.ring_in_row_n, ofrow: shown.placing.of_row })
       }}<b>{{ shown.placing.ring }}</b>
     </p>
     <p class="text serif" data-test="placing-text">{{ shown.placing.text }}</p>
@@ -24,9 +24,9 @@ defineProps<{ shown: PlacingShown }>()
           t('placing-card-through', { through: shown.placing.through.join(', ') })
         }}
       </li>
-      <li v-if="shown.placing.takes_up.length">
+      <li v-if="shown.placing.picks_up.length">
         <span class="dot up" />{{
-          t('placing-card-closed-picked-up', { takesup: shown.placing.takes_up.join(', ') })
+          t('placing-card-closed-picked-up', { takesup: shown.placing.picks_up.join(', ') })
         }}
       </li>
     </ul>

@@ -54,11 +54,11 @@ const ticks = computed(() => Array.from({ length: Math.floor(most.value) - 1 }, 
           class="plain row"
           :class="{ chosen: one.chosen, cannot: one.suits === 'cannot' }"
           :aria-pressed="one.chosen"
-          :title="one.told"
+          :title="one.text"
           :data-weave="one.weave"
           @click="emit('choose', one)"
         >
-          <span class="name">{{ one.shown }}</span>
+          <span class="name">{{ one.label }}</span>
           <span class="bar" aria-hidden="true">
             <span
               class="span stiff"
@@ -75,7 +75,7 @@ const ticks = computed(() => Array.from({ length: Math.floor(most.value) - 1 }, 
             <span class="span floppy" :style="{ left: at(one.floppy_ratio), right: '0' }" />
           </span>
           <span class="says">{{ one.suits }}</span>
-          <span class="visually-hidden">{{ one.told }}</span>
+          <span class="visually-hidden">{{ one.text }}</span>
         </button>
       </li>
     </ol>

@@ -97,7 +97,7 @@ const option = computed(() => {
       >
     </h2>
     <PlotPlace class="plot" :option="option" :described="described" />
-    <p v-for="sign in chart.signs" :key="sign.told" class="watch" data-test="sign">{{ sign.told }}</p>
+    <p v-for="sign in chart.signs" :key="sign.text" class="watch" data-test="sign">{{ sign.text }}</p>
   </section>
 </template>
 

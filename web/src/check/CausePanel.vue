@@ -25,14 +25,14 @@ const { data: misfit, error } = useQuery({
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
     <template v-else-if="misfit">
       <p class="told" data-test="cause-told">
-        {{ misfit.told }}
+        {{ misfit.text }}
         <v-btn v-if="misfit.measure_next" class="no-print" @click="emit('measure', misfit.measure_next!)">{{
           t('cause-panel-measure-that')
         }}</v-btn>
       </p>
       <ol>
         <li v-for="one in misfit.causes" :key="one.cause">
-          <b>{{ one.told }}</b>
+          <b>{{ one.text }}</b>
           <span v-if="!misfit.together" class="quiet num">{{
             t('cause-panel-in-100', { share: Math.round(100 * one.share) })
           }}</span>

@@ -94,8 +94,8 @@ async function keep(read: Read) {
     doubt.value = null
   } catch (thrown) {
     const doubted = faultsOf(thrown).find((fault) => fault.field === 'doubt')
-    if (doubted) doubt.value = { told: doubted.sentence, suggested: doubted.suggested, read }
-    else faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+    if (doubted) doubt.value = { told: doubted.message, suggested: doubted.suggested, read }
+    else faults.value = faultsOf(thrown).map((fault) => fault.message)
   } finally {
     busy.value = false
   }
@@ -112,12 +112,12 @@ async function readCaliper() {
     const query = { check: id.value, piece_n: where.piece_n, key: where.key }
     shows = await data(api.GET('/api/caliper', { params: { query } }))
   } catch (thrown) {
-    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+    faults.value = faultsOf(thrown).map((fault) => fault.message)
     return
   } finally {
     busy.value = false
   }
-  told.value = `${shows.simulated ? t('check-view-simulated-caliper-shows') : t('check-view-caliper-shows')} ${shows.told}`
+  told.value = `${shows.simulated ? t('check-view-simulated-caliper-shows') : t('check-view-caliper-shows')} ${shows.text}`
   if (!shows.steady) {
     faults.value = [t('check-view-not-saved-reading-isnt-steady')]
     return
@@ -127,7 +127,7 @@ async function readCaliper() {
 
 async function setAside(reading_n: number, aside: boolean) {
   try {
-    const body = { reading_n, aside }
+    const body = { reading_n, excluded: aside }
     take(await data(api.POST('/api/checks/{id}/aside', { params: path.value, body })))
     notice.say(aside ? t('check-view-set-aside-no-longer-counts') : t('check-view-counts-again'), () =>
       setAside(reading_n, !aside),
@@ -175,7 +175,7 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
     <p v-else-if="!view" class="quiet" role="status">{{ t('check-view-loading') }}</p>
     <template v-else-if="sheet && check">
       <h1>{{ view.entry.name }}</h1>
-      <p class="quiet sentence">{{ view.entry.sentence }}</p>
+      <p class="quiet sentence">{{ view.entry.description }}</p>
       <div class="bench">
         <div class="stage" data-test="check-drawing" :style="{ '--metal': sheet.colour }">
           <DrawingStage v-if="drawn" :drawing="drawn" />
@@ -186,9 +186,9 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
               <template v-if="check.pieces_n > 1"
                 >{{ t('check-view-number', { piecen: at.piece_n }) }} </template>{{ dimension.what }}
             </p>
-            <p class="how">{{ chosen ? dimension.how : (sheet.next?.told ?? dimension.how) }}</p>
+            <p class="how">{{ chosen ? dimension.how : (sheet.next?.text ?? dimension.how) }}</p>
             <p class="quiet">
-              {{ t('check-view-wanted') }}<span class="num">{{ dimension.told }}</span>
+              {{ t('check-view-wanted') }}<span class="num">{{ dimension.text }}</span>
             </p>
             <form
               v-if="dimension.found === 'caliper'"
@@ -256,7 +256,7 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
                 whatOf(came.one.key)
               }}:
               <b>{{ verdicts[came.one.judged.verdict] }}</b>
-              <template v-if="came.one.judged.verdict !== 'pass'">. {{ came.one.judged.told }}</template>
+              <template v-if="came.one.judged.verdict !== 'pass'">. {{ came.one.judged.text }}</template>
               <template v-if="came.one.disagreement"> {{ came.one.disagreement }}</template>
             </span>
           </div>
@@ -277,10 +277,10 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
       </div>
 
       <TrialPanel v-if="sheet.next_blank" :view="view" :next="sheet.next_blank" />
-      <p v-if="sheet.feedback" class="feedback serif" data-test="feedback">{{ sheet.feedback.told }}</p>
+      <p v-if="sheet.feedback" class="feedback serif" data-test="feedback">{{ sheet.feedback.text }}</p>
       <LotBox v-if="lot" :lot-n="lot.lot_n" />
 
-      <p class="tally" data-test="tally">{{ sheet.told }}</p>
+      <p class="tally" data-test="tally">{{ sheet.text }}</p>
       <div v-if="sheet.pieces.length" class="scroll">
         <table class="ledger" data-test="measured">
           <thead>

@@ -124,7 +124,7 @@ async function begin() {
     notice.did(t('checks-view-started', { name: entry.name }), undo, refresh)
     await router.push(`/measure/${entry.id}`)
   } catch (thrown) {
-    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+    faults.value = faultsOf(thrown).map((fault) => fault.message)
   }
 }
 
@@ -215,7 +215,7 @@ const when = (text: string) => new Date(text).toLocaleDateString(undefined, { da
         <router-link class="name serif" :to="`/measure/${row.id}`" data-test="open-check">{{
           row.name
         }}</router-link>
-        <p class="told">{{ row.sentence }}</p>
+        <p class="told">{{ row.description }}</p>
       </div>
       <span class="kind">{{ kindOf(row.record) }}</span>
       <span class="quiet when">{{ when(row.created_at) }}</span>

@@ -60,7 +60,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
   <div v-else class="two">
     <section>
       <h2>{{ t('hand-view-where-ring-comes-from') }}</h2>
-      <p class="told serif" data-test="narrows">{{ own.told }}</p>
+      <p class="told serif" data-test="narrows">{{ own.text }}</p>
       <table class="ledger" data-test="own-spread">
         <thead>
           <tr>
@@ -73,7 +73,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
         <tbody>
           <tr v-for="one in own.sources" :key="one.source">
             <td>
-              {{ one.shown }}
+              {{ one.label }}
               <span class="quiet">{{
                 one.seen_n
                   ? t('hand-view-measured-times', { seenn: one.seen_n })
@@ -117,7 +117,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
         </thead>
         <tbody>
           <tr v-for="pace in paces" :key="pace.operation">
-            <td>{{ pace.operation_shown }}</td>
+            <td>{{ pace.operation_label }}</td>
             <td class="right num">{{ percent(pace.share) }}</td>
             <td class="right">
               {{ percent(pace.from_to[0] as number) }}, {{ percent(pace.from_to[1] as number) }}
@@ -136,7 +136,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
     </h2>
     <table class="ledger">
       <tbody>
-        <tr v-for="one in history.readings" :key="one.reading_n" :class="{ quiet: one.aside }">
+        <tr v-for="one in history.readings" :key="one.reading_n" :class="{ quiet: one.excluded }">
           <td>
             <router-link :to="`/measure/${one.check}`">{{ one.name }}</router-link>
           </td>

@@ -55,7 +55,7 @@ async function attempt(work: (entry: PlierEntry, rolled: Loop[]) => Promise<void
   try {
     await work(chosen.value, await loops())
   } catch (thrown) {
-    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+    faults.value = faultsOf(thrown).map((fault) => fault.message)
   }
 }
 
@@ -81,7 +81,7 @@ const wear = () =>
   attempt(async (entry, rolled) => {
     told.value = (
       await data(api.POST('/api/pliers/wear', { body: { plier: entry.record, loops: rolled } }))
-    ).told
+    ).text
   })
 </script>
 
@@ -149,7 +149,7 @@ const wear = () =>
         <dt>
           {{ one.name }} <span class="quiet">{{ t('jaw-view-loops', { loopsn: one.loops_n }) }}</span>
         </dt>
-        <dd>{{ one.told }}</dd>
+        <dd>{{ one.text }}</dd>
       </template>
     </dl>
   </section>

@@ -26,14 +26,14 @@ async function planWith() {
     <h2>
       {{ t('lot-box-lot', { lotn: known.lot_n }) }}<span class="quiet">{{ known.wire }}</span>
     </h2>
-    <p class="told" data-test="lot-told">{{ known.told }}</p>
+    <p class="told" data-test="lot-told">{{ known.text }}</p>
     <p v-if="known.rod && known.measured_n" data-test="lot-rod">
-      {{ known.rod.told }}
+      {{ known.rod.text }}
       <v-btn class="no-print" data-test="plan-with-lot" @click="planWith">{{
         t('lot-box-plan-with-this-rod')
       }}</v-btn>
     </p>
-    <p v-if="known.next" class="quiet" data-test="lot-next">{{ known.next.told }}</p>
+    <p v-if="known.next" class="quiet" data-test="lot-next">{{ known.next.text }}</p>
     <router-link v-if="!open && known.measured_n" class="no-print" :to="`/measure/springback?lot=${lotN}`">{{
       t('lot-box-all-its-measurements')
     }}</router-link>

@@ -62,14 +62,14 @@ const option = computed(() => {
   ]
   const dots = points.map((point, i) => ({
     value: [i + 1, per(point.flow)],
-    symbol: point.aside ? 'emptyCircle' : point.outlier ? 'diamond' : 'circle',
-    itemStyle: { color: point.aside ? colours.quiet : point.outlier ? colours.error : colours.primary },
+    symbol: point.excluded ? 'emptyCircle' : point.outlier ? 'diamond' : 'circle',
+    itemStyle: { color: point.excluded ? colours.quiet : point.outlier ? colours.error : colours.primary },
   }))
   const bars = points.map((point, i) => ({
     type: 'line',
     silent: true,
     symbol: 'none',
-    lineStyle: { color: point.aside ? colours.quiet : colours.primary, width: 1.5 },
+    lineStyle: { color: point.excluded ? colours.quiet : colours.primary, width: 1.5 },
     data: [
       [i + 1, per(point.flow - point.spread)],
       [i + 1, per(point.flow + point.spread)],

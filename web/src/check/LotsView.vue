@@ -49,7 +49,7 @@ const { data: known } = useQuery({
         data-test="lot-line"
       >
         <span class="serif name">{{ t('lots-view-lot', { lotn: lot.lot_n, name: lot.name }) }}</span>
-        <span>{{ lot.told }}</span>
+        <span>{{ lot.text }}</span>
       </router-link>
       <details v-if="others.length">
         <summary class="quiet">{{ t('lots-view-not-measured', { others: others.length }) }}</summary>
@@ -62,11 +62,15 @@ const { data: known } = useQuery({
       <LotBox :lot-n="chosen" open />
       <LotPlot v-if="known.points.length" :known="known" />
       <ul class="points">
-        <li v-for="(point, i) in known.points" :key="i" :class="{ watch: point.outlier, quiet: point.aside }">
+        <li
+          v-for="(point, i) in known.points"
+          :key="i"
+          :class="{ watch: point.outlier, quiet: point.excluded }"
+        >
           <router-link :to="`/measure/${known.of[i]!.check}`">{{ known.of[i]!.name }}</router-link>{{ ' ' }}
           <span class="num">{{ across(point.inside_mm) }}</span>{{
             t('lots-view-inside-usually', { handbookmm: across(point.handbook_mm) })
-          }}<template v-if="point.aside">{{ t('lots-view-set-aside') }}</template>
+          }}<template v-if="point.excluded">{{ t('lots-view-set-aside') }}</template>
           <template v-else-if="point.outlier">{{ t('lots-view-looks-wrong-measure-again-or') }}</template>
         </li>
       </ul>

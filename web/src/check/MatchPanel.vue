@@ -45,7 +45,7 @@ async function match() {
     keys.value = [...chosen.value]
   } catch (thrown) {
     matching.value = null
-    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+    faults.value = faultsOf(thrown).map((fault) => fault.message)
   }
 }
 const nameOf = (i: number) => props.dimensions.find((one) => one.key === keys.value[i])?.what ?? ''

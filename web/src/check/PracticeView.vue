@@ -37,7 +37,7 @@ async function begin({ drill, name, piece, of, pieces_n }: DrillShown) {
   <div v-else class="drills">
     <section v-for="drill in drills" :key="drill.drill" :data-test="`drill-${drill.drill}`">
       <h2 class="serif">{{ drill.name }}</h2>
-      <p>{{ drill.told }}</p>
+      <p>{{ drill.text }}</p>
       <p class="quiet">
         {{ t('practice-view-goal') }}<span class="num">{{ across(drill.target_mm) }}</span>
       </p>
@@ -49,7 +49,7 @@ async function begin({ drill, name, piece, of, pieces_n }: DrillShown) {
         <li v-for="set in drill.sets" :key="set.check">
           <router-link :to="`/measure/${set.check}`">{{ when(set.at) }}</router-link>
           <span class="num">± {{ across(set.spread_mm) }}</span>
-          <span v-if="set.met">{{ t('practice-view-met') }}</span>
+          <span v-if="set.target_met">{{ t('practice-view-met') }}</span>
         </li>
       </ul>
     </section>

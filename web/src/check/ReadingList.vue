@@ -33,7 +33,7 @@ const sources = { typed: 'typed', caliper: 'caliper', simulated: t('reading-list
     <div v-if="open" class="scroll">
       <table class="ledger" data-test="readings">
         <tbody>
-          <tr v-for="one in newest" :key="one.reading_n" :class="{ quiet: one.aside }">
+          <tr v-for="one in newest" :key="one.reading_n" :class="{ quiet: one.excluded }">
             <td class="num">{{ one.piece_n }}</td>
             <td>{{ named(one.key)?.what ?? one.key }}</td>
             <td class="num right">{{ value(one) }}</td>
@@ -43,8 +43,8 @@ const sources = { typed: 'typed', caliper: 'caliper', simulated: t('reading-list
               <v-btn
                 density="compact"
                 data-test="set-aside"
-                @click="emit('aside', one.reading_n, !one.aside)"
-                >{{ one.aside ? t('reading-list-count-again') : t('reading-list-set-aside') }}</v-btn
+                @click="emit('aside', one.reading_n, !one.excluded)"
+                >{{ one.excluded ? t('reading-list-count-again') : t('reading-list-set-aside') }}</v-btn
               >
             </td>
           </tr>

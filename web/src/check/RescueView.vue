@@ -44,7 +44,7 @@ const { data: steps } = useQuery({
   queryKey: ['rescue', 'steps', finding],
   queryFn: async () => {
     const { result } = await data(
-      api.POST('/api/findings/sheet', { body: { ...finding.value!, pieces_n: 1, singly: true } }),
+      api.POST('/api/findings/sheet', { body: { ...finding.value!, pieces_n: 1, count_singles: true } }),
     )
     return result?.form.steps ?? []
   },
@@ -71,7 +71,7 @@ onMounted(async () => {
     at.value = String(step ?? '')
     wrong.value = 'end-starved'
   } catch (thrown) {
-    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+    faults.value = faultsOf(thrown).map((fault) => fault.message)
   }
 })
 
@@ -87,11 +87,11 @@ async function look() {
     const turns = wrong.value === 'turns-lifted'
     const read = await readFields({ by: by.value }, { by: [turns ? 'count' : 'length', 'needed'] })
     const at_step_n = at.value === '' ? null : Number(at.value)
-    const mishap = { wrong: wrong.value, by: read.by as number, at_step_n }
+    const mishap = { wrong: wrong.value, amount: read.by as number, at_step_n }
     const body = { request: purpose.finding, mishap }
     rescues.value = await data(api.POST('/api/rescue', { body }))
   } catch (thrown) {
-    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+    faults.value = faultsOf(thrown).map((fault) => fault.message)
   }
 }
 
@@ -128,9 +128,9 @@ async function open(request: Rescues['options'][number]['request']) {
   </form>
   <template v-if="rescues">
     <ul class="ways" data-test="rescues">
-      <li v-for="one in rescues.options" :key="one.told">
+      <li v-for="one in rescues.options" :key="one.text">
         <PieceSketch class="sketch" :colour="rescues.colour" :drawing="{ ...one.drawing, dimensions: [] }" />
-        <p>{{ one.told }}</p>
+        <p>{{ one.text }}</p>
         <v-btn class="no-print" data-test="open-rescue" @click="open(one.request)">{{
           t('rescue-view-open-drawing')
         }}</v-btn>

@@ -45,7 +45,7 @@ async function note() {
     notice.did(t('trial-panel-noted', { overmm: overOf(over_mm) }), undo, refresh)
     await refresh()
   } catch (thrown) {
-    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+    faults.value = faultsOf(thrown).map((fault) => fault.message)
   }
 }
 
@@ -85,7 +85,7 @@ async function again() {
 
 <template>
   <section class="trial" data-test="trial">
-    <p class="told serif" data-test="next-blank">{{ next.told }}</p>
+    <p class="told serif" data-test="next-blank">{{ next.text }}</p>
     <ul>
       <li v-for="reason in next.reasons" :key="reason">{{ reason }}</li>
       <li v-for="mark in next.marks" :key="mark" class="watch">{{ mark }}</li>

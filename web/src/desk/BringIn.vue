@@ -36,7 +36,7 @@ async function bringAllIn(file: File) {
       { cancels: false },
     )
     await queries.invalidateQueries()
-    if (brought) notice.say(brought.sentence)
+    if (brought) notice.say(brought.text)
   } finally {
     busy.value = false
   }
@@ -100,8 +100,8 @@ async function bringIn(event: Event) {
       <b>{{ t('bring-in-nothing-was-imported') }}</b>{{ t('bring-in-fix-these-try-again') }}
     </p>
     <ul>
-      <li v-for="fault in faults.slice(0, 12)" :key="fault.field + fault.sentence">
-        <code v-if="fault.field">{{ fault.field }}</code> {{ fault.sentence }}
+      <li v-for="fault in faults.slice(0, 12)" :key="fault.field + fault.message">
+        <code v-if="fault.field">{{ fault.field }}</code> {{ fault.message }}
       </li>
       <li v-if="faults.length > 12">{{ t('bring-in-more', { faults: faults.length - 12 }) }}</li>
     </ul>

@@ -25,7 +25,7 @@ const name = ref('')
 const note = ref('')
 const { faults, take } = useForm()
 /** What stands on the shelf instead, where somebody else changed it first. */
-const current = shallowRef<(ShelfRecord<R> & { sentence: string; updated_at: string }) | null>(null)
+const current = shallowRef<(ShelfRecord<R> & { description: string; updated_at: string }) | null>(null)
 const busy = ref(false)
 
 const naming = refDebounced(name, 200)
@@ -97,13 +97,13 @@ async function keep(asNew: boolean) {
       data-test="plan-name"
     />
     <p v-if="alike" class="watch" role="status" data-test="alike">
-      {{ t('keep-dialog-saved-already-two-with-one', { name: alike.name, sentence: alike.sentence }) }}
+      {{ t('keep-dialog-saved-already-two-with-one', { name: alike.name, sentence: alike.description }) }}
     </p>
     <PaperField v-model="note" name="note" :label="t('keep-dialog-note')" lines data-test="plan-note" />
     <BothVersions
       v-if="current"
       :yours="desk.sheet?.text ?? ''"
-      :theirs="current.sentence"
+      :theirs="current.description"
       :at="current.updated_at"
       @mine="keepMine"
       @theirs="openTheirs"

@@ -77,7 +77,7 @@ async function closed(escaped: boolean) {
   at.focus()
   if (escaped) props.desk.forget()
   if (JSON.stringify(from) === JSON.stringify(props.desk.draft)) return
-  const why = sound && !props.desk.sound ? props.desk.faults[0]?.sentence : undefined
+  const why = sound && !props.desk.sound ? props.desk.faults[0]?.message : undefined
   if (!escaped && why === undefined) return props.desk.remember(from as R)
   try {
     await props.desk.set(from as R, false)
@@ -155,7 +155,7 @@ defineExpose({ editAt })
     </p>
     <!-- While a word is edited, what is wrong is said in its editor: nothing moves under the hand. -->
     <ul v-if="desk.faults.length && !open" class="stop faults" role="alert" data-test="faults">
-      <li v-for="fault in desk.faults" :key="fault.field + fault.sentence">{{ fault.sentence }}</li>
+      <li v-for="fault in desk.faults" :key="fault.field + fault.message">{{ fault.message }}</li>
     </ul>
     <WordEditor
       v-if="editing"

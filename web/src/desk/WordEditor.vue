@@ -206,7 +206,7 @@ onMounted(async () => {
           :hint="reading || t('word-editor-type', { hint: word.hint })"
           persistent-placeholder
           :aria-label="word.title"
-          :wrong="faults.map((fault) => fault.sentence)"
+          :wrong="faults.map((fault) => fault.message)"
           spellcheck="false"
           data-test="typed"
           @update:model-value="changeSoon"

@@ -47,7 +47,7 @@ const said = computed(() => {
       x,
       y: y + 5,
       text: free ? `${Math.round(share * 100)} %` : '',
-      kind: part.spent ?? (share > 0.3 ? 'worked' : 'calm'),
+      kind: part.strain_level ?? (share > 0.3 ? 'worked' : 'calm'),
     }
   })
 })

@@ -57,7 +57,7 @@ const beside = (figure: Figure) => [figure.more, written(figure).other].filter(B
           <span class="unit">{{ written(figure).unit }}</span>
         </button>
         <dl v-if="opened === figure.key" class="working" data-test="working">
-          <dd class="says">{{ figure.working.sentence }}</dd>
+          <dd class="says">{{ figure.working.text }}</dd>
           <dd class="formula">{{ figure.working.formula }}</dd>
           <dd class="formula">{{ figure.working.numbers }}</dd>
           <dt>{{ t('figure-column-assumed') }}</dt>

@@ -89,14 +89,14 @@ const read = useDebounceFn(async () => {
               :data-system="one.system"
               @click="system = one.system"
             >
-              {{ one.shown }}
+              {{ one.label }}
             </button>
           </div>
           <div ref="rows" class="scroll" tabindex="0" role="region" :aria-label="t('guide-view-gauge-table')">
             <table class="ledger" data-test="gauge-table">
               <thead>
                 <tr>
-                  <th>{{ table?.shown }}</th>
+                  <th>{{ table?.label }}</th>
                   <th class="right">{{ t('guide-view-mm') }}</th>
                   <th class="right">{{ t('guide-view-in') }}</th>
                   <th class="others">{{ t('guide-view-elsewhere') }}</th>

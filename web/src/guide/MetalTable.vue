@@ -35,7 +35,7 @@ const range = (c: number[]) => (c[0] === c[1] ? `${c[0]}` : `${c[0]}–${c[1]}`)
           </tr>
         </thead>
         <tbody>
-          <tr v-for="{ metal, shown, figures, joining, annealing } in metals ?? []" :key="metal">
+          <tr v-for="{ metal, label: shown, figures, joining, annealing } in metals ?? []" :key="metal">
             <td class="name"><span class="swatch" :style="{ background: figures.colour }" />{{ shown }}</td>
             <td class="right">{{ figures.modulus_gpa }}</td>
             <td class="right num">{{ figures.annealed_mpa }}</td>

@@ -226,7 +226,7 @@ async function open(entry: KeptPiece) {
               })
             }}
           </span>
-          <p class="sentence">{{ entry.sentence }}</p>
+          <p class="sentence">{{ entry.description }}</p>
           <p v-if="entry.note" class="quiet note">{{ entry.note }}</p>
         </div>
         <span class="quiet date">

@@ -30,7 +30,7 @@ const notice = useNotice()
 interface Revision {
   revision: number
   made_at: string
-  sentence: string
+  description: string
   name: string
   request: RingRequest | PatternRequest | ChainRequest
 }
@@ -96,7 +96,7 @@ async function lay({ revision, request }: Revision) {
           <span v-if="one.name !== kept?.name" class="quiet">
             {{ t('revisions-dialog-called', { name: one.name }) }}</span
           >
-          <p>{{ one.sentence }}</p>
+          <p>{{ one.description }}</p>
         </div>
         <v-btn
           size="small"

@@ -53,7 +53,9 @@ async function choose(choice: Choice<R>) {
             <span v-if="step.hint && (at === i || step.misfit)" :class="step.misfit ? 'watch' : 'quiet'">{{
               step.hint
             }}</span>
-            <span v-if="step.spent && at === i" class="quiet" data-test="spent">{{ step.spent }}</span>
+            <span v-if="step.strain_text && at === i" class="quiet" data-test="spent">{{
+              step.strain_text
+            }}</span>
             <span v-if="step.caution && at === i" class="caution">{{ step.caution }}</span>
           </span>
         </button>

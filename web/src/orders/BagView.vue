@@ -55,7 +55,7 @@ const filled = computed(() => {
           <p class="reads">
             <span class="num">{{ bag.counted }}</span> <span class="quiet">{{ t('bag-view-in-bag') }}</span>
           </p>
-          <p class="serif told">{{ bag.entry.sentence }}</p>
+          <p class="serif told">{{ bag.entry.description }}</p>
           <p class="quiet">
             {{ t('bag-view-filled', { filledon: dayOf(bag.entry.record.filled_on) })
             }}<template v-if="bag.entry.record.place">{{
@@ -85,7 +85,7 @@ const filled = computed(() => {
       </p>
       <ol class="steps" data-test="recipe">
         <li v-for="task in bag.tasks" :key="task.step.step_n">
-          <span class="num reads-small">{{ task.reads }}</span>
+          <span class="num reads-small">{{ task.number }}</span>
           <span>
             <strong>{{ task.step.named }}</strong> {{ task.step.text }}
           </span>

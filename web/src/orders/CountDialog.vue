@@ -36,7 +36,7 @@ async function submit() {
   const done = await attempt(async () => {
     const typed = text.value.trim()
     if (!/^\d{1,7}$/.test(typed) || (!props.none && Number(typed) === 0))
-      throw refused([{ field: 'n', sentence: t('count-dialog-not-number-pieces-enter-number', { typed }) }])
+      throw refused([{ field: 'n', message: t('count-dialog-not-number-pieces-enter-number', { typed }) }])
     await props.work(Number(typed))
   })
   busy.value = false

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '../text'
 import { computed, ref, watch } from 'vue'
-import type { AgendaSitting, BatchRun, ScheduleChange, SatWork } from '../api/client'
+import type { AgendaSession, BatchRun, ScheduleChange, SessionStep } from '../api/client'
 import { refused, useForm, useOpen } from '../shared/form'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
@@ -9,9 +9,9 @@ import { countOf } from '../shared/typing'
 import { dayOf } from './words'
 
 /** Holds a step in a later sitting, or parts it between two. */
-const held = defineModel<{ run: BatchRun; work: SatWork; part: boolean } | null>({ required: true })
+const held = defineModel<{ run: BatchRun; work: SessionStep; part: boolean } | null>({ required: true })
 const props = defineProps<{
-  sittings: AgendaSitting[]
+  sittings: AgendaSession[]
   hold: (body: ScheduleChange, said: string) => Promise<unknown>
 }>()
 const open = useOpen(held)
@@ -41,7 +41,7 @@ const submit = () =>
     const { step_n, named, of_n } = now.work
     const { of } = now.run
     const at = from.value
-    if (!at) throw refused([{ field: '', sentence: t('hold-dialog-there-no-later-session-within') }])
+    if (!at) throw refused([{ field: '', message: t('hold-dialog-there-no-later-session-within') }])
     const sitting = later.value.find((one) => one.from === at)!
     const when = `${dayOf(sitting.day)}, ${sitting.clock}`
     if (!now.part)
@@ -50,7 +50,7 @@ const submit = () =>
       const first_n = countOf(first.value)
       if (!first_n || first_n >= of_n)
         throw refused([
-          { field: 'first_n', sentence: t('hold-dialog-you-can-do-1-first', { ofn: of_n - 1, ofn2: of_n }) },
+          { field: 'first_n', message: t('hold-dialog-you-can-do-1-first', { ofn: of_n - 1, ofn2: of_n }) },
         ])
       await props.hold(
         { parted: { of, step_n, first_n, at } },

@@ -48,7 +48,7 @@ const number = (key: string) => {
   const value = Number((texts.value[key] ?? '').trim().replace(',', '.'))
   if (texts.value[key]?.trim() && Number.isFinite(value)) return value
   throw refused([
-    { field: `hours.${key}`, sentence: t('hours-dialog-not-number-minutes', { key: texts.value[key] }) },
+    { field: `hours.${key}`, message: t('hours-dialog-not-number-minutes', { key: texts.value[key] }) },
   ])
 }
 

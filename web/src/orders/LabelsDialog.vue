@@ -59,7 +59,7 @@ watch(open, async (now) => {
 function number(field: string, text: string) {
   const value = Number(text.trim().replace(',', '.'))
   if (text.trim() && Number.isFinite(value)) return value
-  throw refused([{ field, sentence: t('labels-dialog-not-number', { text }) }])
+  throw refused([{ field, message: t('labels-dialog-not-number', { text }) }])
 }
 const paper = () =>
   Object.fromEntries(
@@ -69,7 +69,7 @@ function wish() {
   const n = number('bags', copies.value)
   if (!Number.isInteger(n) || n < 1 || n > 500)
     throw refused([
-      { field: 'bags', sentence: t('labels-dialog-not-number-copies-enter-1', { copies: copies.value }) },
+      { field: 'bags', message: t('labels-dialog-not-number-copies-enter-1', { copies: copies.value }) },
     ])
   const of = (bags.value ?? []).flatMap((bag) => Array.from({ length: n }, () => bag))
   return { bags: of, used_n: number('used_n', used.value), paper: paper() }

@@ -91,7 +91,7 @@ const make = (one: MatchOf) =>
   attempt(async () => {
     const pieces_n = countOf(n.value)
     if (!pieces_n)
-      throw refused([{ field: 'pieces_n', sentence: t('match-dialog-not-number-pieces', { n: n.value }) }])
+      throw refused([{ field: 'pieces_n', message: t('match-dialog-not-number-pieces', { n: n.value }) }])
     const path = { id: one.bag! }
     const { entry, undo } = one.bag
       ? await data(api.POST('/api/bags/{id}/again', { params: { path }, body: { pieces_n } }))
@@ -150,8 +150,8 @@ const make = (one: MatchOf) =>
               <p :class="one.fits ? 'fits' : 'quiet'">
                 {{
                   one.fits
-                    ? t('match-dialog-matches', { told: one.told })
-                    : t('match-dialog-close', { told: one.told })
+                    ? t('match-dialog-matches', { told: one.text })
+                    : t('match-dialog-close', { told: one.text })
                 }}
               </p>
             </div>
@@ -179,14 +179,14 @@ const make = (one: MatchOf) =>
         {{ t('match-dialog-no-ring-or-finding-has') }}
       </p>
       <ul v-else-if="recipes" class="found" data-test="recipes">
-        <li v-for="one in recipes" :key="one.sentence">
+        <li v-for="one in recipes" :key="one.description">
           <PieceSketch class="sketch" :colour="one.colour" :drawing="one.drawing" />
           <div>
-            {{ one.sentence }}
-            <p class="quiet">{{ one.told }}</p>
+            {{ one.description }}
+            <p class="quiet">{{ one.text }}</p>
           </div>
           <v-btn
-            :aria-label="t('match-dialog-open-drawing', { sentence: one.sentence })"
+            :aria-label="t('match-dialog-open-drawing', { sentence: one.description })"
             data-test="draw-recipe"
             @click="draw(one)"
             >{{ t('match-dialog-open-drawing-2') }}</v-btn

@@ -42,14 +42,14 @@ const keep = () =>
       const pieces_n = countOf(line.n)
       if (!pieces_n)
         throw refused([
-          { field: `lines[${i}].pieces_n`, sentence: t('order-dialog-not-number-pieces', { line: line.n }) },
+          { field: `lines[${i}].pieces_n`, message: t('order-dialog-not-number-pieces', { line: line.n }) },
         ])
       const spares_percent = Number(line.spares.replace(',', '.').replace('%', '') || 0)
       if (!Number.isFinite(spares_percent))
         throw refused([
           {
             field: `lines[${i}].spares_percent`,
-            sentence: t('order-dialog-not-percentage', { spares: line.spares }),
+            message: t('order-dialog-not-percentage', { spares: line.spares }),
           },
         ])
       const { piece, handed_n, name } = now.record.lines[line.at]!

@@ -33,7 +33,7 @@ const { data: lots } = useQuery({
 })
 const wires = computed(() => {
   const all = new Map<string, Wire>()
-  for (const { record, sentence } of lots.value?.lots ?? [])
+  for (const { record, description: sentence } of lots.value?.lots ?? [])
     all.set(sentence, { ...record.wire, surface: record.surface })
   return all
 })
@@ -87,7 +87,7 @@ async function more() {
 /** What was typed, and what is wrong with it, each at its word. */
 function read(): { body: NewOrder; found: Fault[] } {
   const found: Fault[] = []
-  const fault = (field: string, sentence: string) => found.push({ field, sentence })
+  const fault = (field: string, sentence: string) => found.push({ field, message: sentence })
   const told = lines.value.map((line, i) => {
     const pieces_n = countOf(line.count)
     if (!line.piece?.entry) fault(`lines[${i}].entry`, t('order-sentence-choose-saved-piece'))
@@ -132,7 +132,7 @@ async function take() {
   try {
     body.due = await readDay(due.value, 'due')
     const { undo, entry } = await data(api.POST('/api/orders', { body }))
-    notice.did(t('order-sentence-order-added', { sentence: entry.sentence }), undo, () => emit('taken'))
+    notice.did(t('order-sentence-order-added', { sentence: entry.description }), undo, () => emit('taken'))
     customer.value = due.value = ''
     lines.value = [fresh()]
     emit('taken')
@@ -226,11 +226,11 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
       }}</v-btn>
     </span>
     <p v-if="promise && settled" class="promise" role="status" data-test="promise">
-      {{ promise.told }}
+      {{ promise.text }}
       <span v-for="pushed in promise.pushes" :key="pushed" class="watch">{{ pushed }} </span>
     </p>
     <ul v-if="faults.length" class="faults" role="alert">
-      <li v-for="fault in faults" :key="fault.field + fault.sentence" class="stop">{{ fault.sentence }}</li>
+      <li v-for="fault in faults" :key="fault.field + fault.message" class="stop">{{ fault.message }}</li>
     </ul>
   </form>
 </template>

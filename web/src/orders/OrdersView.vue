@@ -44,7 +44,7 @@ function readyOf(order: OrderRow) {
   const own = (planned.value?.agenda.ready ?? []).filter((one) => one.orders.includes(order.id))
   const last = own.reduce((day, one) => (one.day > day ? one.day : day), '')
   const unmet = (planned.value?.agenda.unmet ?? []).find((one) => one.orders.includes(order.id))
-  if (unmet) return { told: unmet.sentence, late: true }
+  if (unmet) return { told: unmet.text, late: true }
   if (!last) return null
   return { told: t('orders-view-ready', { last: dayOf(last) }), late: own.some((one) => one.late) }
 }
@@ -168,7 +168,7 @@ const coverOf = (line: OrderRow['lines'][number], handed: number) =>
     .map(([n, said]) => `${n} ${said}`)
     .join(' · ')
 const share = (order: OrderRow, i: number, n: number) =>
-  `${(100 * n) / Math.max(1, order.lines[i]!.owed_n + (order.record.lines[i]!.handed_n ?? 0))}%`
+  `${(100 * n) / Math.max(1, order.lines[i]!.to_deliver_n + (order.record.lines[i]!.handed_n ?? 0))}%`
 </script>
 
 <template>
@@ -206,7 +206,7 @@ const share = (order: OrderRow, i: number, n: number) =>
       <div v-for="(line, i) in order.lines" :key="i" class="line" data-test="order-line">
         <div class="what">
           <strong>{{ line.wanted }}</strong> {{ order.record.lines[i]!.name }}
-          <span class="quiet sentence">{{ line.sentence }}</span>
+          <span class="quiet sentence">{{ line.text }}</span>
         </div>
         <div class="cover">
           <div class="bar" aria-hidden="true">
@@ -253,7 +253,7 @@ const share = (order: OrderRow, i: number, n: number) =>
   </p>
   <ul v-if="away" v-one-stop class="past">
     <li v-for="one in past?.entries ?? []" :key="one.id">
-      <span>{{ one.name }}: {{ one.sentence }}</span>
+      <span>{{ one.name }}: {{ one.description }}</span>
       <v-btn size="small" @click="putAway(one, false)">{{ t('orders-view-reopen') }}</v-btn>
     </li>
     <li v-if="past && !past.entries.length" class="quiet">{{ t('orders-view-none-closed') }}</li>

@@ -191,7 +191,7 @@ const all = computed(() => bags.value?.entries ?? [])
         <router-link class="name serif" :to="`/bag/${row.id}`" data-test="open-bag">{{
           row.name
         }}</router-link>
-        <p class="told">{{ row.sentence }}</p>
+        <p class="told">{{ row.description }}</p>
         <p class="told quiet">
           <template v-if="row.record.place">{{ row.record.place }}, </template
           >{{ t('shelf-view-filled', { filledon: dayOf(row.record.filled_on) })

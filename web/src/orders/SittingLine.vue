@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { t } from '../text'
 import { computed } from 'vue'
-import type { AgendaSitting, Alone, BatchRun } from '../api/client'
+import type { AgendaSession, Alone, BatchRun } from '../api/client'
 
 /** A session along its hours: a block for each batch that is worked on, and under it what then runs on its own. */
 const props = defineProps<{
-  sitting: AgendaSitting
+  sitting: AgendaSession
   alone: Alone[]
   /** The tone of a batch, by its number. */
   tone: (run: BatchRun) => number
@@ -41,13 +41,13 @@ const along = (one: { from: string; to: string }) => {
         :class="[`block-${tone(run)}`, { open: opened === run.from }]"
         :style="along(run)"
         :aria-expanded="opened === run.from"
-        :title="`${clock(run.from)} ${run.name}: ${run.counted}, ${run.steps_told}. ${run.why}`"
+        :title="`${clock(run.from)} ${run.name}: ${run.counted}, ${run.steps_text}. ${run.reason}`"
         data-test="run"
         @click="emit('open', run.from)"
       >
         <span class="num from">{{ clock(run.from) }}</span>
         <span class="name">{{ run.name }} · {{ run.counted }}</span>
-        <span class="steps">{{ run.steps_told }} · {{ run.why }}</span>
+        <span class="steps">{{ run.steps_text }} · {{ run.reason }}</span>
       </button>
     </div>
     <div v-if="started.length" class="own">

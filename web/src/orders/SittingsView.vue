@@ -6,10 +6,10 @@ import { computed, ref } from 'vue'
 import {
   api,
   data,
-  type AgendaSitting,
+  type AgendaSession,
   type BatchRun,
   type ScheduleChange,
-  type SatWork,
+  type SessionStep,
 } from '../api/client'
 import { download } from '../shared/download'
 import { minutesOf } from '../bench/clock'
@@ -39,23 +39,23 @@ const { data: helped, isFetching: looking } = useQuery({
 })
 const help = computed(() => helped.value?.agenda.help ?? [])
 const agenda = computed(() => planned.value?.agenda)
-const busy = computed(() => (agenda.value?.sittings ?? []).some((one) => one.runs.length))
+const busy = computed(() => (agenda.value?.sessions ?? []).some((one) => one.runs.length))
 const shown = computed(() => {
-  const all = agenda.value?.sittings ?? []
+  const all = agenda.value?.sessions ?? []
   const last = all.findLastIndex((one) => one.runs.length || one.skipped)
   return all.slice(0, Math.max(last + 1, 3))
 })
 
 /** Each batch has its colour, and a pattern that tells it apart as well. */
 const jobs = computed(() => {
-  const keys = (agenda.value?.sittings ?? []).flatMap((one) => one.runs.map(jobOf))
+  const keys = (agenda.value?.sessions ?? []).flatMap((one) => one.runs.map(jobOf))
   return [...new Set(keys)]
 })
 const jobOf = (run: BatchRun) => JSON.stringify(run.of)
 const tone = (run: BatchRun) => jobs.value.indexOf(jobOf(run)) % 6
 /** The run whose steps are shown, by its moment. */
 const opened = ref('')
-const chosenIn = (sitting: AgendaSitting) => sitting.runs.filter((run) => run.from === opened.value)
+const chosenIn = (sitting: AgendaSession) => sitting.runs.filter((run) => run.from === opened.value)
 
 const at = (moment: string) => Date.parse(moment)
 const clock = (moment: string) =>
@@ -70,7 +70,7 @@ const dayAndClock = (moment: string) =>
 const linkOf = (work: { of: BatchRun['of'] }) => ('batch' in work.of ? `/bench/${work.of.batch}` : '/orders')
 
 /** What is about to be held. */
-const holding = ref<{ run: BatchRun; work: SatWork; part: boolean } | null>(null)
+const holding = ref<{ run: BatchRun; work: SessionStep; part: boolean } | null>(null)
 
 async function attempt(work: () => Promise<unknown>) {
   try {
@@ -85,7 +85,7 @@ const hold = (body: ScheduleChange, said: string) =>
     const { undo } = await data(api.POST('/api/schedule/changes', { body }))
     notice.did(said, undo, refresh)
   })
-const leaveOut = (sitting: AgendaSitting) =>
+const leaveOut = (sitting: AgendaSession) =>
   hold(
     { skipped: { from: sitting.from } },
     t('sittings-view-left-out', { day: dayOf(sitting.day), clock: sitting.clock }),
@@ -99,13 +99,13 @@ const letGo = (id: number, revision: number) =>
     )
     notice.did(t('sittings-view-unpinned'), undo, refresh)
   })
-function backIn(sitting: AgendaSitting) {
+function backIn(sitting: AgendaSession) {
   const held = planned.value?.holds.find(
     ({ record }) => 'skipped' in record && Math.abs(at(record.skipped.from) - at(sitting.from)) < 60_000,
   )
   if (held) void letGo(held.id, held.revision)
 }
-const acts = (run: BatchRun, work: SatWork) => [
+const acts = (run: BatchRun, work: SessionStep) => [
   {
     label: t('sittings-view-not-before-another-session'),
     test: 'not-before',
@@ -123,7 +123,7 @@ const acts = (run: BatchRun, work: SatWork) => [
 ]
 
 const nameOf = (of: BatchRun['of'], step_n: number) => {
-  const runs = (agenda.value?.sittings ?? []).flatMap((one) => one.runs)
+  const runs = (agenda.value?.sessions ?? []).flatMap((one) => one.runs)
   const own = runs.filter((run) => JSON.stringify(run.of) === JSON.stringify(of))
   const step = own.flatMap((run) => run.steps).find((one) => one.step_n === step_n)
   return step ? `${step.named}, ${own[0]?.name}` : t('sittings-view-step', { stepn: step_n })
@@ -164,12 +164,12 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
         <template v-if="looking">{{ t('sittings-view-looking-for-what-would-help') }}</template>
       </span>
     </div>
-    <p v-if="agenda.told" class="told" :class="{ stop: agenda.unmet.length }" data-test="schedule-told">
-      {{ agenda.told }}
+    <p v-if="agenda.text" class="told" :class="{ stop: agenda.unmet.length }" data-test="schedule-told">
+      {{ agenda.text }}
     </p>
     <section v-if="agenda.unmet.length" class="unmet" role="note" data-test="unmet">
       <p v-for="(one, i) in agenda.unmet.slice(0, unmetAll ? undefined : 6)" :key="i" class="stop">
-        {{ one.sentence }}
+        {{ one.text }}
       </p>
       <v-btn v-if="agenda.unmet.length > 6 && !unmetAll" variant="text" @click="unmetAll = true">{{
         t('sittings-view-more', { unmet: agenda.unmet.length - 6 })
@@ -177,8 +177,8 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
       <template v-if="help.length">
         <h2>{{ t('sittings-view-what-would-help') }}</h2>
         <ul>
-          <li v-for="one in help" :key="one.sentence" :class="{ num: one.in_time }">
-            {{ one.sentence }}
+          <li v-for="one in help" :key="one.text" :class="{ num: one.in_time }">
+            {{ one.text }}
           </li>
         </ul>
       </template>
@@ -198,7 +198,7 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
         </div>
         <SittingLine
           :sitting="sitting"
-          :alone="agenda.alone"
+          :alone="agenda.unattended"
           :tone="tone"
           :clock="clock"
           :opened="opened"
@@ -230,12 +230,12 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
         <section v-for="run in chosenIn(sitting)" :key="run.from" class="detail" data-test="run-detail">
           <h3 class="serif">
             <router-link :to="linkOf(run)">{{ run.name }}</router-link>: {{ run.counted }},
-            {{ run.steps_told }}
+            {{ run.steps_text }}
             <span class="quiet">{{
               t('sittings-view-about', { from: clock(run.from), handsmin: minutesOf(run.hands_min) })
             }}</span>
           </h3>
-          <p class="quiet">{{ run.why }}</p>
+          <p class="quiet">{{ run.reason }}</p>
           <ol class="steps">
             <li v-for="step in run.steps" :key="step.step_n">
               <span class="num">{{ clock(step.from) }}</span>
@@ -252,10 +252,10 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
         </section>
       </li>
     </ol>
-    <section v-if="agenda.alone.length" class="alone">
+    <section v-if="agenda.unattended.length" class="alone">
       <h2>{{ t('sittings-view-on-its-own') }}</h2>
       <ul>
-        <li v-for="one in agenda.alone" :key="one.from + one.name">
+        <li v-for="one in agenda.unattended" :key="one.from + one.name">
           <span class="num">{{
             t('sittings-view-to', { from: dayAndClock(one.from), to: clock(one.to) })
           }}</span>
@@ -280,14 +280,14 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
       }}<template v-for="(pace, i) in planned.paces" :key="pace.operation">{{
         t('sittings-view-times-as-long-as-usual', {
           i: i ? '; ' : '',
-          operation: pace.operation_shown,
+          operation: pace.operation_label,
           share: pace.share.toFixed(2),
         })
       }}</template
       >.
     </p>
   </template>
-  <HoldDialog v-model="holding" :sittings="agenda?.sittings ?? []" :hold="hold" />
+  <HoldDialog v-model="holding" :sittings="agenda?.sessions ?? []" :hold="hold" />
   <HoursDialog v-model="hours" @kept="refresh" />
 </template>
 

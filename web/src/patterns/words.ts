@@ -21,11 +21,11 @@ export function wordOf(slot: string, kind: PatternKind | undefined): Word {
   const parameter = kind?.parameters.find((one) => one.name === slot)
   if (!parameter) return common[slot] ?? { title: slot }
   const title = parameter.label.charAt(0).toUpperCase() + parameter.label.slice(1)
-  if (parameter.unit === 'choice') return { title, says: parameter.sentence }
+  if (parameter.unit === 'choice') return { title, says: parameter.description }
   const none = parameter.none ? t('words-or', { none: parameter.none }) : ''
   return {
     title,
-    says: parameter.sentence,
+    says: parameter.description,
     hint: `${hints[parameter.unit]}${none}`,
     length: parameter.unit === 'mm' || undefined,
   }

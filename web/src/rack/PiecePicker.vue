@@ -28,10 +28,10 @@ const groups = computed(() => {
     pieces_n: countIn(piece),
   }))
   const usual = new Map<string, ChosenPiece[]>()
-  for (const { kind, name, wire, family_shown } of props.keptOnly ? [] : (kinds.value ?? [])) {
+  for (const { kind, name, wire, family_label } of props.keptOnly ? [] : (kinds.value ?? [])) {
     const purpose = { finding: { kind, wire } }
-    const family = usual.get(family_shown) ?? []
-    usual.set(family_shown, [...family, { key: `usual ${kind}`, name, purpose, pieces_n: 1 }])
+    const family = usual.get(family_label) ?? []
+    usual.set(family_label, [...family, { key: `usual ${kind}`, name, purpose, pieces_n: 1 }])
   }
   return [
     { label: t('piece-picker-as-you-asked'), pieces: asked.value && !props.keptOnly ? [asked.value] : [] },

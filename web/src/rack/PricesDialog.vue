@@ -98,7 +98,7 @@ async function keep() {
         :key="metal.word"
         v-model="prices[metal.word]"
         :name="metal.word"
-        :label="metal.shown"
+        :label="metal.label"
         figures
         :data-test="`price-${metal.word}`"
       />

@@ -52,12 +52,12 @@ const supplied = useDebounceFn(async () => {
   if (!said) return
   try {
     const many = await data(api.POST('/api/rings/how-many', { body: { request: props.from, typed: said } }))
-    supplySaid.value = many.sentence
+    supplySaid.value = many.text
     // The supply stays the wish: the count follows whatever else is changed.
     if (many.rings_n > 0) await plan.type('rings', said, props.from)
   } catch (thrown) {
     supplySaid.value = faultsOf(thrown)
-      .map((fault) => fault.sentence)
+      .map((fault) => fault.message)
       .join(' ')
   }
 }, 160)
@@ -85,13 +85,13 @@ onMounted(rank)
     </p>
     <button
       v-for="candidate in candidates"
-      :key="candidate.shown"
+      :key="candidate.label"
       type="button"
       class="plain menu-line choice"
       data-test="candidate"
       @click="choose({ ...from, mandrel: candidate.mandrel, wish: plan.draft?.wish })"
     >
-      <span>{{ candidate.shown }}</span>
+      <span>{{ candidate.label }}</span>
       <span class="quiet">
         {{
           t('ring-word-more-gives', {

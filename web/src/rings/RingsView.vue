@@ -125,8 +125,8 @@ function alsoFaulty(phrase: Phrase): boolean {
 async function wind(rod: PlacedRod) {
   const from = plan.draft
   if (!from) return
-  const [fault] = await plan.type('mandrel', rod.shown, from)
-  if (fault) notice.say(fault.sentence)
+  const [fault] = await plan.type('mandrel', rod.label, from)
+  if (fault) notice.say(fault.message)
   else plan.remember(from)
 }
 
@@ -188,7 +188,7 @@ useSavedAddress(plan, (id) => data(api.GET('/api/plans/{id}', { params: { path: 
           <RingWordMore :slot-name="slotName" :from="from" :read-mm="readMm" :choose="choose" />
         </template>
       </SentenceLine>
-      <p v-if="plan.worked?.wished" class="wished quiet" data-test="wished">{{ plan.worked.wished }}</p>
+      <p v-if="plan.worked?.wanted" class="wished quiet" data-test="wished">{{ plan.worked.wanted }}</p>
     </template>
     <TemperPlot
       v-if="plan.worked && moment === 'tempers'"

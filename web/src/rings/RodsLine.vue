@@ -57,20 +57,20 @@ const shown = computed(() => {
       <span v-if="rods.length" class="axis" aria-hidden="true" />
       <button
         v-for="{ rod, at, above, labelled } in shown"
-        :key="rod.shown"
+        :key="rod.label"
         type="button"
         class="plain rod"
         :class="{ chosen: rod.chosen, above, bare: !labelled }"
         :style="{ left: `${at}px` }"
         :aria-pressed="rod.chosen"
-        :title="rod.shown"
+        :title="rod.label"
         data-test="rod"
         @click="emit('choose', rod)"
       >
         <span class="dot" aria-hidden="true" />
         <span :class="labelled ? 'says' : 'visually-hidden'">
           <b>{{ ringOf(rod.ring_inside_diameter_mm) }}</b>
-          {{ ' ' }}<span class="name">{{ rod.shown }}</span>
+          {{ ' ' }}<span class="name">{{ rod.label }}</span>
         </span>
       </button>
       <p v-if="!rods.length" class="quiet">

@@ -15,7 +15,7 @@ const { across, acrossUnit } = useAmounts()
 
 const described = computed(() => {
   const ends = props.curves
-    .map((curve) => ({ name: curve.shown, last: curve.points.at(-1) }))
+    .map((curve) => ({ name: curve.label, last: curve.points.at(-1) }))
     .filter((end) => end.last)
     .map((end) =>
       t('temper-plot-ring-on-rod', {
@@ -75,7 +75,7 @@ const option = computed(() => {
     series: [
       ...props.curves.map((curve, i) => ({
         type: 'line',
-        name: curve.shown,
+        name: curve.label,
         data: curve.points.map((point) => [on(point.rod_mm), on(point.ring_mm)]),
         showSymbol: false,
         lineStyle: {
@@ -102,7 +102,7 @@ const option = computed(() => {
             (r) =>
               on(r.mandrel.diameter_mm) >= (rods[0] ?? 0) && on(r.mandrel.diameter_mm) <= (rods.at(-1) ?? 0),
           )
-          .map((r) => ({ name: r.shown, value: [on(r.mandrel.diameter_mm), on(r.ring_inside_diameter_mm)] })),
+          .map((r) => ({ name: r.label, value: [on(r.mandrel.diameter_mm), on(r.ring_inside_diameter_mm)] })),
       },
       {
         type: 'scatter',

@@ -5,7 +5,7 @@ import { useFieldFaults } from './form'
 const props = defineProps<{
   /** What its faults call it. */
   name?: string
-  choices: readonly { word: string; shown: string }[]
+  choices: readonly { word: string; label: string }[]
 }>()
 const chosen = defineModel<T | null>()
 
@@ -15,7 +15,7 @@ const faults = useFieldFaults(props.name ? [props.name] : [])
 <template>
   <v-select
     v-model="chosen"
-    :items="choices.map((one) => ({ value: one.word, title: one.shown }))"
+    :items="choices.map((one) => ({ value: one.word, title: one.label }))"
     :error-messages="faults"
   />
 </template>

@@ -85,11 +85,11 @@ watch(
       <template v-if="does">
         <p
           v-for="fault in form?.elsewhere.value ?? []"
-          :key="fault.field + fault.sentence"
+          :key="fault.field + fault.message"
           class="stop mt-2"
           role="alert"
         >
-          {{ fault.sentence }}
+          {{ fault.message }}
         </p>
         <p v-if="asking" class="watch mt-2" role="alert" data-test="asking">
           {{ t('paper-dialog-not-saved-yet-press-escape') }}

@@ -10,7 +10,7 @@ const props = defineProps<{
   label: string
   /** What stands there while nothing is chosen. */
   placeholder?: string
-  choices: readonly { word: string; shown: string }[]
+  choices: readonly { word: string; label: string }[]
 }>()
 const chosen = defineModel<T | null>()
 
@@ -27,7 +27,7 @@ const faults = useFieldFaults([props.name])
       :aria-invalid="faults.length > 0"
     >
       <option v-if="placeholder" :value="null" disabled>{{ placeholder }}</option>
-      <option v-for="one in choices" :key="one.word" :value="one.word">{{ one.shown }}</option>
+      <option v-for="one in choices" :key="one.word" :value="one.word">{{ one.label }}</option>
     </select>
     <WordFaults :faults="faults" />
   </span>

@@ -24,8 +24,8 @@ export function useTypedDay(text: Readonly<Ref<string>>) {
     retry: false,
   })
   const current = computed(() => settled.value === text.value && !!text.value.trim())
-  const told = computed(() => (current.value && !error.value ? (read.value?.told ?? '') : ''))
-  const wrong = computed(() => (current.value && error.value ? faultsOf(error.value)[0]!.sentence : ''))
+  const told = computed(() => (current.value && !error.value ? (read.value?.text ?? '') : ''))
+  const wrong = computed(() => (current.value && error.value ? faultsOf(error.value)[0]!.message : ''))
   const day = computed(() => (told.value ? (read.value?.day ?? null) : null))
   return { told, wrong, day }
 }

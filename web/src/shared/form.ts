@@ -44,7 +44,7 @@ export function useForm() {
   const faults = ref<Fault[]>([])
   const fields = shallowReactive(new Set<readonly string[]>())
   const at = (names: readonly string[]) =>
-    faults.value.filter((fault) => names.includes(fault.field)).map((fault) => fault.sentence)
+    faults.value.filter((fault) => names.includes(fault.field)).map((fault) => fault.message)
   const elsewhere = computed(() => {
     const shown = new Set([...fields].flat())
     return faults.value.filter((fault) => !shown.has(fault.field))
@@ -83,7 +83,7 @@ export const refused = (errors: Fault[]) =>
     type: '/problems/invalid',
     title: t('form-check-this'),
     status: 422,
-    detail: errors.map((fault) => fault.sentence).join(' '),
+    detail: errors.map((fault) => fault.message).join(' '),
     errors,
   })
 
@@ -142,7 +142,7 @@ export async function readFields<const A extends Asked>(
   const fields = Object.entries(asked).map(([field, kind]) => ({
     field,
     text: texts[field] ?? '',
-    reads: typeof kind === 'string' ? kind : kind[0],
+    input: typeof kind === 'string' ? kind : kind[0],
     needed: typeof kind !== 'string',
   }))
   const found = await data(api.POST('/api/fields/read', { body: { fields, wire } }))

@@ -73,7 +73,7 @@ async function restore() {
         : await data(
             api.POST('/api/copies/{name}/restore', { params: { path: { name: wanted.value.name } } }),
           )
-    done.value = restored.sentence
+    done.value = restored.text
     await queries.invalidateQueries()
   } catch (thrown) {
     wrong.value = sentenceOf(thrown)

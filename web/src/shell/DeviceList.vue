@@ -25,18 +25,18 @@ const shown = computed(() =>
   (devices.value ?? []).map((device) => ({
     ...device,
     name: device.name || t('device-list-device-that-signed-in-before'),
-    used: device.this
+    used: device.current
       ? t('device-list-this-device')
-      : t('device-list-last-used', { seenat: when(device.seen_at) }),
+      : t('device-list-last-used', { seenat: when(device.last_used_at) }),
   })),
 )
 
-async function signOut(device: { id: string; name: string; this: boolean }) {
+async function signOut(device: { id: string; name: string; current: boolean }) {
   try {
     const params = { path: { id: device.id } }
     await data(api.DELETE('/api/devices/{id}', { params }))
     // This one is asked for the passphrase by whatever it asks next.
-    if (device.this) return window.location.assign('/')
+    if (device.current) return window.location.assign('/')
     notice.say(t('device-list-signed-out', { name: device.name }))
   } catch (thrown) {
     notice.fail(thrown)

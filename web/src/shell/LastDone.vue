@@ -30,7 +30,7 @@ async function refresh() {
   await refreshDesks()
 }
 
-async function takeBack({ batch, sentence }: WrittenBatch) {
+async function takeBack({ batch, text: sentence }: WrittenBatch) {
   try {
     const { undo } = await data(api.POST('/api/undo/{batch}', { params: { path: { batch } } }))
     await refresh()
@@ -66,10 +66,10 @@ const when = (text: string) =>
       <ol v-else v-one-stop class="done" data-test="written">
         <li v-for="one in written" :key="one.batch">
           <span class="quiet when">{{ when(one.made_at) }}</span>
-          <span>{{ one.sentence }}</span>
+          <span>{{ one.text }}</span>
           <v-btn
             size="small"
-            :aria-label="t('last-done-undo-this', { sentence: one.sentence })"
+            :aria-label="t('last-done-undo-this', { sentence: one.text })"
             @click="takeBack(one)"
           >
             {{ t('last-done-undo') }}

@@ -183,7 +183,7 @@ function print() {
       >
     </li>
   </ul>
-  <p v-for="fault in answer.faults" :key="fault.sentence" class="stop">{{ fault.sentence }}</p>
+  <p v-for="fault in answer.faults" :key="fault.message" class="stop">{{ fault.message }}</p>
   <div class="said">
     <span v-if="sketch" class="face">
       <PieceSketch :drawing="sketch.drawing" :colour="sketch.colour" lying />
@@ -217,7 +217,7 @@ function print() {
     </div>
   </div>
   <ul v-if="answer.makes.length" class="makes" data-test="makes">
-    <li v-for="one in answer.makes" :key="`${one.kept} ${one.name}`">
+    <li v-for="one in answer.makes" :key="`${one.saved} ${one.name}`">
       <button type="button" class="plain" @click="toDesk(one.piece)">
         <span>{{ one.name }}</span> <span class="quiet">{{ one.text }}</span>
       </button>

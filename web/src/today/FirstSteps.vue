@@ -70,7 +70,7 @@ const skip = (step: Step) => (skipped.value = [...skipped.value, step])
         <p class="quiet">{{ t('first-steps-tools-why') }}</p>
         <div class="sets">
           <button
-            v-for="{ set, shown } in sets ?? []"
+            v-for="{ set, label: shown } in sets ?? []"
             :key="set"
             type="button"
             class="plain set"

@@ -44,7 +44,7 @@ const { data: history } = useQuery({
   ...live,
 })
 
-const next = computed(() => planned.value?.agenda.sittings.find((one) => one.runs.length))
+const next = computed(() => planned.value?.agenda.sessions.find((one) => one.runs.length))
 const first = computed(() => next.value?.runs[0])
 const sitsNow = computed(() => next.value && Date.parse(next.value.from) <= now.value)
 const running = computed(() =>
@@ -110,7 +110,7 @@ async function takeBack(batch: number, sentence: string) {
               >{{
                 t('today-view-about', {
                   counted: run.counted,
-                  stepstold: run.steps_told,
+                  stepstold: run.steps_text,
                   handsmin: minutesOf(run.hands_min),
                 })
               }}</span
@@ -156,7 +156,7 @@ async function takeBack(batch: number, sentence: string) {
       </section>
       <section v-if="late.length" data-test="late">
         <h2>{{ t('today-view-will-be-late') }}</h2>
-        <p v-for="(one, i) in late.slice(0, 4)" :key="i" class="stop">{{ one.sentence }}</p>
+        <p v-for="(one, i) in late.slice(0, 4)" :key="i" class="stop">{{ one.text }}</p>
         <p v-if="late.length > 4" class="stop">{{ t('today-view-more', { late: late.length - 4 }) }}</p>
         <p>
           <router-link to="/orders/schedule">{{ t('today-view-see-what-would-help') }}</router-link>
@@ -177,8 +177,8 @@ async function takeBack(batch: number, sentence: string) {
       </section>
       <section v-if="short.length" data-test="short">
         <h2>{{ t('today-view-short-wire') }}</h2>
-        <p v-for="need in short" :key="need.shown">
-          <strong>{{ need.shown }}:</strong> {{ need.sentence }}
+        <p v-for="need in short" :key="need.label">
+          <strong>{{ need.label }}:</strong> {{ need.text }}
         </p>
         <p>
           <router-link to="/wire">{{ t('today-view-go-wire') }}</router-link>
@@ -187,12 +187,12 @@ async function takeBack(batch: number, sentence: string) {
       <section v-if="last" data-test="last">
         <h2>{{ t('today-view-latest-change') }}</h2>
         <p>
-          {{ last.sentence }}
+          {{ last.text }}
           <v-btn
             size="small"
             variant="text"
             data-test="take-last-back"
-            @click="takeBack(last.batch, last.sentence)"
+            @click="takeBack(last.batch, last.text)"
             >{{ t('today-view-undo') }}</v-btn
           >
         </p>

@@ -21,7 +21,7 @@ const texts = ref<Record<string, string>>({})
 const sources = [
   { key: 'rod_mm', label: t('hand-list-your-measurement-rod') },
   { key: 'wood_mm', label: t('hand-list-more-on-wooden-rod') },
-  { key: 'hugging_mm', label: t('hand-list-coil-not-tight-on-rod') },
+  { key: 'coil_slack_mm', label: t('hand-list-coil-not-tight-on-rod') },
   { key: 'kerf_mm', label: t('hand-list-saw-wandering') },
   { key: 'closing_mm', label: t('hand-list-closing-ring') },
   { key: 'roundness_mm', label: t('hand-list-ring-not-being-round') },

@@ -55,7 +55,7 @@ async function choose(field: string, question: string, word: string) {
           @change="choose(one.field, one.question, answer.word)"
         />
         <span>
-          <b>{{ answer.shown }}</b> <span class="quiet">{{ answer.trade }}</span>
+          <b>{{ answer.label }}</b> <span class="quiet">{{ answer.trade }}</span>
         </span>
       </label>
     </fieldset>

@@ -98,7 +98,7 @@ const otherOf = ({ diameter_mm }: Mandrel) =>
         }}</v-btn>
         <PaperMenu :says="t('tools-view-add-standard-set')" test="start-sets">
           <button
-            v-for="{ set, shown, rods_n } in sets ?? []"
+            v-for="{ set, label: shown, rods_n } in sets ?? []"
             :key="set"
             type="button"
             class="plain menu-line"

@@ -29,7 +29,7 @@ pub fn learning(c: &mut Criterion) {
         inside_mm,
         readings_n: 3,
         off_spool_mm: None,
-        aside: false,
+        excluded: false,
     };
     let coils = vec![coil; 20];
     group.bench_function("a lot from twenty coils", |b| {

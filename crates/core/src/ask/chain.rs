@@ -208,7 +208,7 @@ pub(super) fn answer_chain(text: &str, workshop: &Workshop, kept: &dyn Fn() -> V
         clasp,
         ease_mm,
         spares_n: whole(spares, usual.spares_n),
-        spoiled_share: spoiled.map_or(usual.spoiled_share, |percent| percent / 100.0),
+        scrap_share: spoiled.map_or(usual.scrap_share, |percent| percent / 100.0),
         across_n: whole(across, usual.across_n),
         chains_n: whole(chains, usual.chains_n),
         ..usual
@@ -250,7 +250,7 @@ fn planned(chain: ChainRequest, workshop: &Workshop, reply: Answer) -> Answer {
         reply.headline = text!(
             "ask-chain-rings-them-pre-closed-for",
             rings_n = plan.rings_n,
-            shut_before_n = plan.shut_before_n,
+            shut_before_n = plan.pre_closed_n,
             finished_length_mm = length_told(plan.finished_length_mm, unit),
             chain = weave,
             aspect_ratio = shown(plan.aspect_ratio, 1),
@@ -327,7 +327,7 @@ fn rings_of(
     let why = match piece(&rings, workshop, kept) {
         Ok((Piece::Rings(ring), assumed)) => return Ok((ring, assumed)),
         Ok(_) => text!("ask-chain-chain-made-rings-say-their").to_owned(),
-        Err(faults) => faults.0.into_iter().map(|fault| fault.sentence).collect::<Vec<_>>().join(" "),
+        Err(faults) => faults.0.into_iter().map(|fault| fault.message).collect::<Vec<_>>().join(" "),
     };
     let first = words.split_whitespace().next().unwrap_or(&words);
     let from = typed.find(first).map_or(0, |at| typed[..at].chars().count());

@@ -347,7 +347,7 @@ impl Parsed {
                 lot: self.lot,
             },
             pieces_n,
-            singly,
+            count_singles: singly,
             mirrored: self.mirrored,
             allowance_mm: 0.0,
             plier: None,

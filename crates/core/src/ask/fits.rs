@@ -93,7 +93,7 @@ pub fn piece(
         return Err(fault(format!("“{}”: {}", unclear.text.trim(), unclear.why)));
     }
     if let Some(first) = reply.faults.first() {
-        return Err(fault(first.sentence.clone()));
+        return Err(fault(first.message.clone()));
     }
     if let Some(chain) = reply.chain {
         return Ok((Piece::Chain(Box::new(chain)), assumed));
@@ -120,7 +120,7 @@ pub(super) fn answer_fits(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Ve
         }
         Err(faults) => {
             let start = text[..from].chars().count();
-            let why = faults.0.into_iter().map(|fault| fault.sentence).collect::<Vec<_>>().join(" ");
+            let why = faults.0.into_iter().map(|fault| fault.message).collect::<Vec<_>>().join(" ");
             let to = start + words.chars().count();
             reply.unclear.push(Unclear {
                 from: start,
@@ -143,7 +143,7 @@ pub(super) fn answer_fits(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Ve
         Ok(fits) => {
             let goes = |ok| if ok { "Fits" } else { text!("fits-doesnt-fit") };
             let said: Vec<String> =
-                fits.iter().map(|fit| format!("{}. {}", goes(fit.ok), fit.sentence)).collect();
+                fits.iter().map(|fit| format!("{}. {}", goes(fit.ok), fit.text)).collect();
             reply.headline = said.join(" ");
         }
     }

@@ -30,7 +30,7 @@ pub struct Makes {
     /// What it is called.
     pub name: String,
     /// Whether it is kept in the workshop, rather than a pattern as usually made.
-    pub kept: bool,
+    pub saved: bool,
     /// How many: rings, blanks of a finding.
     pub n: u32,
     /// What is left over, mm.
@@ -45,7 +45,7 @@ impl Makes {
     /// How many of what: `36 ear wires`, `131 rings of “heron earrings”`.
     fn named(&self) -> String {
         let n = self.n;
-        match (self.kept, &self.piece) {
+        match (self.saved, &self.piece) {
             (true, Piece::Rings(_)) => text!("ask-makes-of", n = text!("count-ring", n), name = self.name),
             (true, Piece::Finding(_)) => text!("ask-makes-of", n = text!("count-blank", n), name = self.name),
             (true, Piece::Chain(_)) => text!("ask-makes-of", n = text!("count-chain", n), name = self.name),
@@ -77,7 +77,7 @@ impl Parsed {
         let mut makes: Vec<Makes> =
             own.filter_map(|kept| of_piece(&kept.name, true, &kept.piece, &supply, workshop)).collect();
         for kind in Kind::all() {
-            let usual = PatternRequest { singly: true, ..PatternRequest::usual(kind) };
+            let usual = PatternRequest { count_singles: true, ..PatternRequest::usual(kind) };
             let carried = match &wire {
                 Some(wire) => usual.carried_to(wire).ok(),
                 None => Some(usual),
@@ -134,5 +134,5 @@ fn of_piece(name: &str, kept: bool, piece: &Piece, supply: &Supply, workshop: &W
     } else {
         text!("ask-makes-left", n = counted(n, noun), left_mm = of_wire(left_mm, unit))
     };
-    (n > 0).then(|| Makes { name: name.to_owned(), kept, n, left_mm, text, piece: piece.clone() })
+    (n > 0).then(|| Makes { name: name.to_owned(), saved: kept, n, left_mm, text, piece: piece.clone() })
 }

@@ -268,9 +268,9 @@ impl Parsed {
                 // What no caliper shows is no difference.
                 let fits = best.off_mm.abs() < caliper_step_mm(best.off_mm, unit) / 2.0 + SAME_RING_MM;
                 reply.assumed.push(if fits {
-                    text!("ask-rings-on-your", shown = best.shown)
+                    text!("ask-rings-on-your", shown = best.label)
                 } else {
-                    text!("ask-rings-ideal-rod-yours-closest", ideal = size, shown = best.shown, off)
+                    text!("ask-rings-ideal-rod-yours-closest", ideal = size, shown = best.label, off)
                 });
                 Some(best.mandrel.clone())
             }
@@ -311,7 +311,7 @@ impl Parsed {
                         request.rings_n = many.rings_n.max(1);
                         request.wish.supply = Some(supply);
                     }
-                    from_supply = Some(many.sentence);
+                    from_supply = Some(many.text);
                 }
             }
         }

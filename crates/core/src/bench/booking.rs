@@ -14,7 +14,7 @@ const LEAST_SCRAP_G: f64 = 0.001;
 pub enum Books {
     /// Wire is cut off a lot.
     Cut(LotCut),
-    /// Spoiled pieces go to the scrap of their metal.
+    /// Scrapped pieces go to the scrap of their metal.
     Scrap(ScrapChange),
 }
 
@@ -32,7 +32,7 @@ impl Batch {
         };
         match event.happened {
             EventKind::Done => task.off_the_spool_mm.and_then(cut).into_iter().collect(),
-            EventKind::Spoiled => {
+            EventKind::Scrapped => {
                 let one_g = task.wasted_mm.map_or(task.one_g, |mm| self.piece.wire().mass_g(mm));
                 let mass_g = one_g * f64::from(event.n);
                 let note = text!("booking-scrapped-at", name = self.name, named = task.step.named);

@@ -15,7 +15,7 @@ const MOST: f64 = 100_000.0;
 ///
 /// assert_eq!(read("turns 31.5\r\n").unwrap(), 31);
 /// assert_eq!(read("12").unwrap(), 12);
-/// assert!(read("12 rpm").unwrap_err().sentence.contains("12 rpm"));
+/// assert!(read("12 rpm").unwrap_err().message.contains("12 rpm"));
 /// assert!(read("1e3").is_err());
 /// ```
 ///

@@ -13,7 +13,7 @@ words! {
         /// So many were counted that are not done.
         TakenBack = "taken-back";
         /// So many were spoiled: they go to scrap.
-        Spoiled = "spoiled";
+        Scrapped = "spoiled";
         /// So many were taken for spoiled that are not: they go on.
         Rescued = "rescued";
         /// What runs by itself was started.

@@ -32,11 +32,11 @@ pub struct Load {
     /// What they weigh, g.
     pub mass_g: f64,
     /// How often the barrel is filled for it.
-    pub fills_n: u32,
+    pub loads_n: u32,
     /// Minutes to pick apart what hangs itself into each other.
     pub pick_out_min: f64,
     /// What it is, and why, in a sentence or two.
-    pub sentence: String,
+    pub text: String,
 }
 
 impl Batch {
@@ -124,5 +124,5 @@ fn told(all: &[ForTheBarrel], batches: Vec<usize>, gear: &Gear) -> Result<Load, 
             pick_out_min = fixed(pick_out_min, 0)
         ));
     }
-    Ok(Load { batches, mass_g, fills_n, pick_out_min, sentence })
+    Ok(Load { batches, mass_g, loads_n: fills_n, pick_out_min, text: sentence })
 }

@@ -20,7 +20,7 @@ use serde::{Deserialize, Serialize};
 
 pub use booking::{Books, in_order};
 pub use event::{Event, EventKind};
-pub use standing::{BatchStanding, Spoiled, TaskStanding};
+pub use standing::{BatchStanding, Scrapped, TaskStanding};
 pub use task::{Counted, Task};
 
 use crate::fault::{Fault, Faults, check_text};

@@ -24,7 +24,7 @@ pub struct PassStep {
     /// The step, from 1.
     pub step_n: u32,
     /// How many can be done now.
-    pub may_n: u32,
+    pub ready_n: u32,
 }
 
 /// Steps that can be done now, of different batches, with one setting of the tool.
@@ -47,11 +47,11 @@ pub fn passes(all: &[Led]) -> Vec<Pass> {
         let Some(at) = led.standing.at else { continue };
         let (Some(task), Some(there)) = (led.tasks.get(at), led.standing.tasks.get(at)) else { continue };
         let step_n = u32::try_from(at + 1).unwrap_or(u32::MAX);
-        if there.may_n == 0 || there.started_at.is_some() || task.step.takes.setting_up_min <= 0.0 {
+        if there.ready_n == 0 || there.started_at.is_some() || task.step.takes.setting_up_min <= 0.0 {
             continue;
         }
         let key = task.setup_with(led.batch.piece.wire().size_mm);
-        let step = PassStep { batch, step_n, may_n: there.may_n };
+        let step = PassStep { batch, step_n, ready_n: there.ready_n };
         let saves_min = task.step.takes.setting_up_min;
         if let Some((_, pass)) = found.iter_mut().find(|(known, _)| *known == key) {
             pass.steps.push(step);

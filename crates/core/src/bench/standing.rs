@@ -19,7 +19,7 @@ pub struct TaskStanding {
     /// How many of those that came this far are still to do; none that was spoiled.
     pub left_n: u32,
     /// How many may be counted now: what the task before let through.
-    pub may_n: u32,
+    pub ready_n: u32,
     /// When what runs by itself was started, where it runs.
     #[serde(skip_serializing_if = "Option::is_none")]
     #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
@@ -29,7 +29,7 @@ pub struct TaskStanding {
     #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
     pub ready_at: Option<Timestamp>,
     /// Turns that lie on the rod of the coil in hand.
-    pub turned_n: u32,
+    pub turns_done_n: u32,
     /// Minutes that pieces really timed took: those pressed within five minutes of the press before.
     pub took_min: f64,
     /// How many pieces those are.
@@ -39,7 +39,7 @@ pub struct TaskStanding {
 /// Pieces that were spoiled.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct Spoiled {
+pub struct Scrapped {
     /// At which step.
     pub step_n: u32,
     /// How many.
@@ -63,7 +63,7 @@ pub struct BatchStanding {
     /// Pieces that are still whole.
     pub whole_n: u32,
     /// What was spoiled, in the order it was.
-    pub spoiled: Vec<Spoiled>,
+    pub scrapped: Vec<Scrapped>,
     /// Minutes at the bench that are still to come, as the route reckons them.
     pub left_min: f64,
 }
@@ -85,7 +85,7 @@ impl Batch {
         let mut left_min = 0.0;
         for (i, task) in tasks.iter().enumerate() {
             let done_n = sum(i, EventKind::Done).saturating_sub(sum(i, EventKind::TakenBack));
-            let spoiled_n = sum(i, EventKind::Spoiled).saturating_sub(sum(i, EventKind::Rescued));
+            let spoiled_n = sum(i, EventKind::Scrapped).saturating_sub(sum(i, EventKind::Rescued));
             // Whole pieces in what this task counts: of coils, those it takes for them.
             let in_its_own = |pieces_n: u32| match task.counted {
                 Counted::Once => u32::from(pieces_n > 0),
@@ -112,10 +112,10 @@ impl Batch {
             standings.push(TaskStanding {
                 done_n,
                 left_n,
-                may_n,
+                ready_n: may_n,
                 started_at,
                 ready_at: started_at.and_then(|at| after(at, task.step.takes.unattended_min)),
-                turned_n: turned(events, i),
+                turns_done_n: turned(events, i),
                 took_min,
                 timed_n,
             });
@@ -152,10 +152,10 @@ impl Batch {
         let first = standings.iter().position(|task| task.left_n > 0);
         // The piece that hangs on the spool goes on to the cut before the next is begun.
         let at = first.map(|at| {
-            let hangs = on_the_spool.clone().rev().find(|i| standings[*i].may_n > 0);
+            let hangs = on_the_spool.clone().rev().find(|i| standings[*i].ready_n > 0);
             hangs.filter(|_| on_the_spool.contains(&at)).unwrap_or(at)
         });
-        BatchStanding { at, tasks: standings, whole_n, spoiled: spoiled(events), left_min }
+        BatchStanding { at, tasks: standings, whole_n, scrapped: spoiled(events), left_min }
     }
 
     /// Whether something can have happened after all that did.
@@ -184,8 +184,8 @@ impl Batch {
         match event.happened {
             EventKind::Turned => self.may_turn(task, now, event.n),
             _ if event.n == 0 => Err(Fault::new("n", text!("standing-enter-at-least-1")).limit(1.0)),
-            EventKind::Spoiled if task.rejects() => match standing.whole_n {
-                _ if now.may_n == 0 && now.done_n == 0 => {
+            EventKind::Scrapped if task.rejects() => match standing.whole_n {
+                _ if now.ready_n == 0 && now.done_n == 0 => {
                     too_many(0, text!("standing-step-before-not-done-yet"))
                 }
                 whole_n if event.n > whole_n => {
@@ -193,19 +193,22 @@ impl Batch {
                 }
                 _ => Ok(()),
             },
-            EventKind::Done | EventKind::Spoiled if event.n > now.may_n => {
-                if now.may_n == 0 && now.left_n == 0 {
+            EventKind::Done | EventKind::Scrapped if event.n > now.ready_n => {
+                if now.ready_n == 0 && now.left_n == 0 {
                     return too_many(0, text!("standing-everything-done"));
                 }
-                if now.may_n == 0 && at.is_some_and(|at| on_the_spool(tasks).contains(&at)) {
+                if now.ready_n == 0 && at.is_some_and(|at| on_the_spool(tasks).contains(&at)) {
                     return too_many(0, text!("standing-one-piece-still-on-spool"));
                 }
-                if now.may_n == 0 {
+                if now.ready_n == 0 {
                     return too_many(0, text!("standing-step-before-not-done-yet"));
                 }
-                too_many(now.may_n, &text!("standing-here-so-too-many", may_n = many(now.may_n), n = event.n))
+                too_many(
+                    now.ready_n,
+                    &text!("standing-here-so-too-many", may_n = many(now.ready_n), n = event.n),
+                )
             }
-            EventKind::Spoiled if task.counted == Counted::Once => {
+            EventKind::Scrapped if task.counted == Counted::Once => {
                 Err(Fault::new("happened", text!("standing-scrap-can-only-be-recorded")))
             }
             EventKind::TakenBack => {
@@ -218,7 +221,7 @@ impl Batch {
                 Ok(())
             }
             EventKind::Rescued => {
-                let at_it = standing.spoiled.iter().filter(|one| one.step_n == event.step_n);
+                let at_it = standing.scrapped.iter().filter(|one| one.step_n == event.step_n);
                 let most = at_it.map(|one| one.n).fold(0, u32::saturating_add);
                 if event.n > most {
                     return too_many(most, &text!("standing-scrapped", most = many(most)));
@@ -229,8 +232,8 @@ impl Batch {
                 Err(Fault::new("happened", text!("standing-nothing-runs-on-its-own")))
             }
             EventKind::Started if now.started_at.is_some() => too_many(0, text!("standing-already-running")),
-            EventKind::Started if now.may_n == 0 => too_many(0, text!("standing-step-before-not-done-yet")),
-            EventKind::Done | EventKind::Spoiled | EventKind::Started => Ok(()),
+            EventKind::Started if now.ready_n == 0 => too_many(0, text!("standing-step-before-not-done-yet")),
+            EventKind::Done | EventKind::Scrapped | EventKind::Started => Ok(()),
         }
     }
 
@@ -257,7 +260,7 @@ impl Batch {
         let Some(task) = tasks.get(at) else { return 0 };
         let Some((next, there)) = tasks.iter().zip(&standing.tasks).nth(at + 1) else { return 0 };
         let spoiled =
-            standing.spoiled.iter().filter(|one| at_step(one.step_n) == Some(at + 1)).map(|one| one.n);
+            standing.scrapped.iter().filter(|one| at_step(one.step_n) == Some(at + 1)).map(|one| one.n);
         let spoiled_n = spoiled.fold(0, u32::saturating_add);
         let on = there.done_n.saturating_add(spoiled_n).saturating_add(u32::from(there.started_at.is_some()));
         match (task.counted, next.counted) {
@@ -286,8 +289,8 @@ fn on_the_spool(tasks: &[Task]) -> std::ops::Range<usize> {
 /// Of tasks at the spool only the piece in hand goes on; the next is begun when it is cut.
 fn one_by_one(tasks: &mut [TaskStanding]) {
     let Some((first, later)) = tasks.split_first_mut() else { return };
-    let hangs = later.iter().any(|task| task.may_n > 0);
-    first.may_n = if hangs { 0 } else { first.may_n.min(1) };
+    let hangs = later.iter().any(|task| task.ready_n > 0);
+    first.ready_n = if hangs { 0 } else { first.ready_n.min(1) };
 }
 
 /// The place of a step, which is counted from 1.
@@ -307,7 +310,7 @@ fn running(events: &[Event], i: usize) -> Option<Timestamp> {
     here.fold(None, |running, one| match one.happened {
         EventKind::Started => Some(one.at),
         EventKind::Done => None,
-        EventKind::TakenBack | EventKind::Spoiled | EventKind::Rescued | EventKind::Turned => running,
+        EventKind::TakenBack | EventKind::Scrapped | EventKind::Rescued | EventKind::Turned => running,
     })
 }
 
@@ -316,7 +319,7 @@ fn turned(events: &[Event], i: usize) -> u32 {
     let here = events.iter().filter(|one| at_step(one.step_n) == Some(i));
     here.fold(0, |lie, one| match one.happened {
         EventKind::Turned => one.n,
-        EventKind::Done | EventKind::Spoiled => 0,
+        EventKind::Done | EventKind::Scrapped => 0,
         EventKind::TakenBack | EventKind::Rescued | EventKind::Started => lie,
     })
 }
@@ -326,12 +329,12 @@ fn after(at: Timestamp, minutes: f64) -> Option<Timestamp> {
 }
 
 /// What was spoiled and not rescued again, in the order it was; what is rescued is the last that was spoiled there.
-fn spoiled(events: &[Event]) -> Vec<Spoiled> {
-    let mut spoiled: Vec<Spoiled> = vec![];
+fn spoiled(events: &[Event]) -> Vec<Scrapped> {
+    let mut spoiled: Vec<Scrapped> = vec![];
     for one in events {
         match one.happened {
-            EventKind::Spoiled => {
-                spoiled.push(Spoiled { step_n: one.step_n, n: one.n, reason: one.reason.clone() });
+            EventKind::Scrapped => {
+                spoiled.push(Scrapped { step_n: one.step_n, n: one.n, reason: one.reason.clone() });
             }
             EventKind::Rescued => {
                 let mut left_n = one.n;

@@ -40,9 +40,9 @@ pub struct Task {
     /// The operation with this piece's numbers, its instruction, hint and caution.
     pub step: Step,
     /// The number to read from a metre away: `61.5 mm`, `7 turns`; nothing where the instruction has none.
-    pub reads: String,
+    pub number: String,
     /// What it is: `cut`, `on 3.02 mm`.
-    pub reads_of: String,
+    pub number_of: String,
     /// What one press counts.
     pub counted: Counted,
     /// How many there are of it.
@@ -172,8 +172,8 @@ impl Batch {
                 scraps: counted != Counted::Once || step.operation == Operation::Check,
                 one_g: piece.wire().mass_g(one_mm),
                 scrap: if soldered { Cleanliness::Soldered } else { Cleanliness::Clean },
-                reads,
-                reads_of,
+                number: reads,
+                number_of: reads_of,
                 counted,
                 n,
                 hands_min: takes.setting_up_min + each_min,

@@ -19,7 +19,7 @@ pub struct Pace {
     /// The operation.
     pub operation: Operation,
     /// What it is called.
-    pub operation_shown: &'static str,
+    pub operation_label: &'static str,
     /// Minutes it took over those that were reckoned: the median of the batches.
     pub share: f64,
     /// The least and the most of them.
@@ -56,7 +56,10 @@ impl Times {
             let from_to = (shares[0], shares[shares.len() - 1]);
             let batches_n = u32::try_from(shares.len()).unwrap_or(u32::MAX);
             let operation_shown = operation.shown();
-            (operation, Pace { operation, operation_shown, share: median, from_to, batches_n })
+            (
+                operation,
+                Pace { operation, operation_label: operation_shown, share: median, from_to, batches_n },
+            )
         });
         Self(paces.collect())
     }

@@ -23,7 +23,7 @@ pub struct OnScale {
     /// The weave's word.
     pub weave: String,
     /// Its name.
-    pub shown: String,
+    pub label: String,
     /// The smallest ratio at which rings go into each other.
     pub smallest_ratio: f64,
     /// What makers usually take, about.
@@ -35,7 +35,7 @@ pub struct OnScale {
     /// From a cell to the next at that ratio, mm; nothing where the rings do not go into each other.
     pub repeat_mm: f64,
     /// The same in a sentence.
-    pub told: String,
+    pub text: String,
     /// Whether it is the weave of the plan.
     pub chosen: bool,
     /// The plan in this weave.
@@ -47,7 +47,7 @@ pub struct OnScale {
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct RodFor {
     /// Its name as the sentence has it.
-    pub shown: String,
+    pub label: String,
     /// The rod.
     pub mandrel: Mandrel,
     /// Inside of the ring it gives, mm.
@@ -63,7 +63,7 @@ pub struct RodFor {
     /// Its mass, g.
     pub mass_g: f64,
     /// The same in a sentence.
-    pub told: String,
+    pub text: String,
     /// Whether it is the rod of the plan.
     pub chosen: bool,
     /// The plan on this rod.
@@ -83,7 +83,7 @@ pub struct WireAndRod {
     /// Ratio of inside to wire.
     pub ratio: f64,
     /// The same in a sentence.
-    pub told: String,
+    pub text: String,
     /// The plan in that wire, on that rod.
     pub request: ChainRequest,
 }
@@ -99,7 +99,7 @@ pub struct Backwards {
     /// The ring that is, in the wire of the plan, inside, mm.
     pub best_inside_mm: f64,
     /// The same in a sentence.
-    pub best_told: String,
+    pub best_text: String,
     /// The workshop's round rods, the best suited first.
     pub rods: Vec<RodFor>,
     /// Wires and rods for the thickness of chain asked for; nothing where none was.
@@ -126,7 +126,7 @@ pub struct Gives {
     /// The weave's word.
     pub weave: String,
     /// Its name.
-    pub shown: String,
+    pub label: String,
     /// How the ratio suits.
     pub suits: Suits,
     /// Whole cells they make.
@@ -136,9 +136,9 @@ pub struct Gives {
     /// Rings left over.
     pub left_n: u32,
     /// Of those used, shut beforehand.
-    pub shut_before_n: u32,
+    pub pre_closed_n: u32,
     /// The same in a sentence.
-    pub told: String,
+    pub text: String,
 }
 
 impl Suits {
@@ -165,13 +165,13 @@ pub fn scale(request: &ChainRequest) -> Result<Vec<OnScale>, Faults> {
         let taut = Taut::of(&known.weave, &[size])?;
         Ok(OnScale {
             weave: known.word.to_owned(),
-            shown: known.weave.name.clone(),
+            label: known.weave.name.clone(),
             smallest_ratio: taut.smallest_ratio,
             usual_ratio: taut.usual,
             floppy_ratio: taut.floppy_ratio(),
             suits: taut.suits,
             repeat_mm: taut.repeat_mm,
-            told: told(&known.weave, &taut),
+            text: told(&known.weave, &taut),
             chosen: request.own_weave.is_none() && request.weave == known.word,
             request: request.in_weave(known),
         })
@@ -249,7 +249,7 @@ impl ChainRequest {
             ratio: taut.ratio,
             best_ratio,
             best_inside_mm,
-            best_told: text!(
+            best_text: text!(
                 "backwards-at-its-best-around-in",
                 name = weave.name,
                 best_ratio = shown(best_ratio, 2),
@@ -293,7 +293,7 @@ impl ChainRequest {
             None => text!("backwards-ratio", ratio = fixed(taut.ratio, 2), suits = taut.suits.shown()),
         };
         Some(RodFor {
-            shown: rod.shown_in(unit),
+            label: rod.shown_in(unit),
             mandrel: rod.clone(),
             inside_mm: taut.ratio * self.ring.wire.size_mm,
             ratio: taut.ratio,
@@ -301,7 +301,7 @@ impl ChainRequest {
             rings_n,
             chain_length_mm,
             mass_g,
-            told,
+            text: told,
             chosen: *rod == self.ring.mandrel,
             request,
         })
@@ -323,7 +323,7 @@ impl ChainRequest {
                 "backwards-across-wire-on-ratio-rings",
                 across = caliper(across, unit),
                 wire = rod.request.ring.wire.size_shown(unit),
-                shown = rod.shown,
+                shown = rod.label,
                 ratio = fixed(rod.ratio, 2),
                 rings_n = plan.rings_n,
                 mass_g = shown(plan.mass_g, 1)
@@ -331,10 +331,10 @@ impl ChainRequest {
             let wire = rod.request.ring.wire.size_shown(unit);
             let one = WireAndRod {
                 wire,
-                rod: rod.shown,
+                rod: rod.label,
                 across_mm: across,
                 ratio: rod.ratio,
-                told,
+                text: told,
                 request: rod.request,
             };
             found.push(((across - across_mm).abs(), one));
@@ -399,13 +399,13 @@ impl RingsThere {
             };
             gives.push(Gives {
                 weave: known.word.to_owned(),
-                shown: known.weave.name.clone(),
+                label: known.weave.name.clone(),
                 suits: taut.suits,
                 cells_n,
                 length_mm,
                 left_n,
-                shut_before_n,
-                told,
+                pre_closed_n: shut_before_n,
+                text: told,
             });
         }
         gives.sort_by(|a, b| a.suits.rank().cmp(&b.suits.rank()).then(b.length_mm.total_cmp(&a.length_mm)));

@@ -124,7 +124,7 @@ impl ChainRequest {
             ChainSlot::Chains => changed.chains_n = count("chains", super::MOST_CHAINS)?,
             ChainSlot::Across => changed.across_n = count(text!("chain-change-cells-across"), 200)?,
             ChainSlot::Spares => changed.spares_n = count(text!("chain-change-spare-rings"), 10_000)?,
-            ChainSlot::Spoiled => {
+            ChainSlot::Scrapped => {
                 let said = text
                     .trim()
                     .trim_end_matches("spoiled")
@@ -134,7 +134,7 @@ impl ChainRequest {
                     .trim();
                 let read = said.replace(',', ".").parse::<f64>().ok().filter(|n| (0.0..=50.0).contains(n));
                 let wrong = || fault(text!("chain-change-not-between-0-50-type", text = quoted(text)));
-                changed.spoiled_share = read.ok_or_else(wrong)? / 100.0;
+                changed.scrap_share = read.ok_or_else(wrong)? / 100.0;
             }
             ChainSlot::Length => changed.length_mm = length::read(text, workshop.habits).map_err(fault)?.mm,
             ChainSlot::Ease => {
@@ -191,9 +191,9 @@ impl ChainRequest {
                 let next = (self.length_mm / step).round() + f64::from(steps);
                 changed.length_mm = (next * step).max(step);
             }
-            ChainSlot::Spoiled => {
-                let percent = (self.spoiled_share * 100.0).round() + f64::from(steps);
-                changed.spoiled_share = percent.clamp(0.0, 50.0) / 100.0;
+            ChainSlot::Scrapped => {
+                let percent = (self.scrap_share * 100.0).round() + f64::from(steps);
+                changed.scrap_share = percent.clamp(0.0, 50.0) / 100.0;
             }
             ChainSlot::Ease => changed.ease_mm = self.ease_mm + f64::from(steps),
             ChainSlot::Weave => {
@@ -307,7 +307,7 @@ impl ChainRequest {
         }
         let taut = match self.taut() {
             Ok(taut) => taut,
-            Err(faults) => return (faults.0.first().map_or_else(String::new, |f| f.sentence.clone()), false),
+            Err(faults) => return (faults.0.first().map_or_else(String::new, |f| f.message.clone()), false),
         };
         let Taut { ratio, smallest_ratio, suits, .. } = taut;
         if !taut.fits() {

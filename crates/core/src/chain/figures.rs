@@ -30,7 +30,7 @@ impl ChainPlan {
         let rings = figure("rings", question, text!("chain-figures-rings-in"), self.rings_n.to_string(), "")
             .more(text!(
                 "chain-figures-pre-closed-open",
-                shut_before_n = self.shut_before_n,
+                shut_before_n = self.pre_closed_n,
                 open_n = self.open_n,
                 cells_n = text!("count-row", n = self.cells_n)
             ))
@@ -57,13 +57,13 @@ impl ChainPlan {
         )
         .more(text!(
             "chain-figures-scrap-spare",
-            spoiled_share = shown(request.spoiled_share * 100.0, 1),
+            spoiled_share = shown(request.scrap_share * 100.0, 1),
             spares_n = request.spares_n
         ))
         .says(text!("chain-figures-includes-usual-scrap-from-opening"))
         .formula(
             text!("chain-figures-rings-chains-1-scrap-spares"),
-            (count(self.rings_n) * count(chains) * plain(1.0 + request.spoiled_share)
+            (count(self.rings_n) * count(chains) * plain(1.0 + request.scrap_share)
                 + count(request.spares_n))
             .comes_to(2, "")
             .so(&self.rings_to_make_n.to_string()),

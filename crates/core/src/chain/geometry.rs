@@ -40,7 +40,7 @@ pub struct RingDrawn {
     /// Which part of the weave it plays, from 0.
     pub part: usize,
     /// Whether it is shut beforehand.
-    pub shut: bool,
+    pub closed: bool,
     /// Its middle, mm.
     pub center_mm: [f64; 3],
     /// The direction it is turned about, of length 1.
@@ -104,7 +104,7 @@ impl Laid<'_> {
             name: name(at.ring),
             row: at.cell + 1,
             part: self.weave.part_of(at.ring),
-            shut,
+            closed: shut,
             center_mm: torus.center.to_array(),
             axis: torus.axis.to_array(),
             radius_mm: torus.radius,
@@ -143,10 +143,10 @@ impl Laid<'_> {
         };
         put(new, RingStanding::New);
         placed.through.iter().for_each(|at| put(*at, RingStanding::Through));
-        placed.takes_up.iter().for_each(|at| put(*at, RingStanding::TakenUp));
+        placed.picks_up.iter().for_each(|at| put(*at, RingStanding::TakenUp));
         for before in building.open().skip_while(|at| at.cell < first).take_while(|at| *at < new) {
             put(before, RingStanding::There);
-            building.placed(before).takes_up.iter().for_each(|at| put(*at, RingStanding::There));
+            building.placed(before).picks_up.iter().for_each(|at| put(*at, RingStanding::There));
         }
         if let Some(ring) = shown.first_mut() {
             ring.gap_mm = Some(self.gap(building, new).to_array());

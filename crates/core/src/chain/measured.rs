@@ -44,7 +44,7 @@ pub struct ChainFrom {
     /// Rings in it; none where they do not go into each other.
     pub rings_n: u32,
     /// Of those, shut beforehand.
-    pub shut_before_n: u32,
+    pub pre_closed_n: u32,
     /// Of those, put in open.
     pub open_n: u32,
     /// Rings in a cell.
@@ -66,7 +66,7 @@ pub struct ChainFrom {
     /// How the ratio suits.
     pub suits: Suits,
     /// The same in a sentence.
-    pub told: String,
+    pub text: String,
     /// How long it is, taut, mm.
     pub chain_length_mm: f64,
     /// Wire in its rings, mm.
@@ -138,7 +138,7 @@ pub fn from_rings(
     let taut = Taut::of(weave, &[size])?;
     let mut answer = ChainFrom {
         rings_n: 0,
-        shut_before_n: 0,
+        pre_closed_n: 0,
         open_n: 0,
         rings_per_cell: u32::try_from(weave.rings_n()).unwrap_or(0),
         cells_n: 0,
@@ -149,7 +149,7 @@ pub fn from_rings(
         usual_ratio: taut.usual,
         fits: taut.fits(),
         suits: taut.suits,
-        told: String::new(),
+        text: String::new(),
         chain_length_mm: 0.0,
         wire_length_mm: 0.0,
         mass_g: 0.0,
@@ -157,7 +157,7 @@ pub fn from_rings(
         off_the_spool_mm: None,
     };
     if !taut.fits() {
-        answer.told = text!(
+        answer.text = text!(
             "measured-rings-with-aspect-ratio-dont",
             ratio = fixed(taut.ratio, 2),
             name = weave.name,
@@ -168,7 +168,7 @@ pub fn from_rings(
     let all = counted(weave, &taut, length_mm, across_n)?;
     let building = Building::of(weave, all.cells_n, all.across_n)?;
     answer.rings_n = all.rings_n;
-    (answer.shut_before_n, answer.open_n, answer.cells_n) =
+    (answer.pre_closed_n, answer.open_n, answer.cells_n) =
         (building.shut_n(), building.open_n(), all.cells_n);
     answer.chain_length_mm = f64::from(all.cells_n) * taut.repeat_mm;
     let around_mm = std::f64::consts::TAU * size.core_radius_mm();
@@ -182,10 +182,10 @@ pub fn from_rings(
     }
     answer.wire_length_mm = f64::from(all.rings_n) * each_mm;
     answer.mass_g = wire.mass_g(answer.wire_length_mm);
-    answer.told = text!(
+    answer.text = text!(
         "measured-rings-them-pre-closed-ratio",
         rings_n = answer.rings_n,
-        shut_before_n = answer.shut_before_n,
+        shut_before_n = answer.pre_closed_n,
         ratio = fixed(taut.ratio, 2),
         suits = taut.suits.shown()
     );

@@ -78,8 +78,8 @@ pub struct ChainRequest {
     #[serde(default = "four", skip_serializing_if = "is_four")]
     pub spares_n: u32,
     /// Share of the rings that is reckoned spoiled, 0 to 0.5; 0.03 if left out.
-    #[serde(default = "three_percent", skip_serializing_if = "is_three_percent")]
-    pub spoiled_share: f64,
+    #[serde(alias = "spoiled_share", default = "three_percent", skip_serializing_if = "is_three_percent")]
+    pub scrap_share: f64,
 }
 
 #[expect(clippy::trivially_copy_pass_by_ref, reason = "serde hands over references")]
@@ -125,7 +125,7 @@ impl ChainRequest {
     /// let plan = ChainRequest::new("byzantine", ring, 420.0).plan().unwrap();
     /// // Six rings a cell, two of them shut beforehand.
     /// assert_eq!(plan.rings_n, 6 * plan.cells_n);
-    /// assert_eq!(plan.shut_before_n + plan.open_n, plan.rings_n);
+    /// assert_eq!(plan.pre_closed_n + plan.open_n, plan.rings_n);
     /// assert!((plan.chain_length_mm - 420.0).abs() < plan.repeat_mm);
     /// ```
     #[must_use]
@@ -141,7 +141,7 @@ impl ChainRequest {
             across_n: 4,
             chains_n: 1,
             spares_n: 4,
-            spoiled_share: 0.03,
+            scrap_share: 0.03,
         }
     }
 
@@ -182,7 +182,7 @@ impl ChainRequest {
             Span { noun: Text::named("chain-number-spare-rings"), unit: "", least: 0.0, most: 10_000.0 };
         faults.keep(spares.check("spares_n", f64::from(self.spares_n)));
         let spoiled = Span { noun: Text::named("chain-scrap-share"), unit: "", least: 0.0, most: 0.5 };
-        faults.keep(spoiled.check("spoiled_share", self.spoiled_share));
+        faults.keep(spoiled.check("scrap_share", self.scrap_share));
         for (at, ring) in [("ring", Some(&self.ring)), ("second_ring", self.second_ring.as_ref())] {
             let Some(ring) = ring else { continue };
             // Only round rings of round wire are tori.

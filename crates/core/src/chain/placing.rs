@@ -49,7 +49,7 @@ pub struct Placed {
     /// Those there that it goes through.
     pub through: Vec<At>,
     /// Shut ones that it takes up.
-    pub takes_up: Vec<At>,
+    pub picks_up: Vec<At>,
 }
 
 /// A placing as a maker reads it.
@@ -65,7 +65,7 @@ pub struct Placing {
     /// Of so many rows.
     pub rows_n: u32,
     /// Which ring of the row it is, from 1.
-    pub in_row: u32,
+    pub ring_in_row_n: u32,
     /// Of so many open ones in the row.
     pub of_row: u32,
     /// The ring in words: `C, a fold`.
@@ -73,7 +73,7 @@ pub struct Placing {
     /// What it goes through, in words.
     pub through: Vec<String>,
     /// What shut rings it takes up, in words.
-    pub takes_up: Vec<String>,
+    pub picks_up: Vec<String>,
     /// The instruction.
     pub text: String,
     /// How a mistake here shows, and how far to open up.
@@ -257,7 +257,7 @@ impl<'a> Building<'a> {
         }
         through.sort_unstable();
         takes_up.sort_unstable();
-        Placed { ring, through, takes_up }
+        Placed { ring, through, picks_up: takes_up }
     }
 
     /// The `n`th placing, from 0, as a maker reads it, in the unit read first; `None` once all are in.
@@ -270,19 +270,19 @@ impl<'a> Building<'a> {
         let in_row = at.aside * each + u32::try_from(place).ok()? + 1;
         let ring = format!("{}, {}", self.named(at, at), self.weave.rings[at.ring]);
         let named = |all: &[At]| all.iter().map(|one| self.named(*one, at)).collect::<Vec<_>>();
-        let (through, takes_up) = (named(&placed.through), named(&placed.takes_up));
+        let (through, takes_up) = (named(&placed.through), named(&placed.picks_up));
         let text = self.told(n, &placed, &through, &takes_up);
         Some(Placing {
             n: n + 1,
             of_n: self.open_n(),
             row: at.cell + 1,
             rows_n: self.cells_n,
-            in_row,
+            ring_in_row_n: in_row,
             of_row: each * self.across_n,
             if_wrong: self.if_wrong(&placed, &through, (wire_mm, unit)),
             ring,
             through,
-            takes_up,
+            picks_up: takes_up,
             text,
         })
     }
@@ -316,10 +316,10 @@ impl<'a> Building<'a> {
                     && fold.held_by.iter().all(|other| other.ring >= at.ring)
                     && placed.through.iter().any(|one| {
                         one.ring == fold.ring
-                            && i64::from(placed.ring.cell) - i64::from(one.cell) == i64::from(at.cells_on)
+                            && i64::from(placed.ring.cell) - i64::from(one.cell) == i64::from(at.cells_along)
                     })
             };
-            fold.held_by.iter().any(holds) && fold.held_by.iter().any(|at| at.cells_on > 0)
+            fold.held_by.iter().any(holds) && fold.held_by.iter().any(|at| at.cells_along > 0)
         });
         let folded: Vec<String> = held
             .filter_map(|fold| placed.through.iter().find(|one| one.ring == fold.ring))
@@ -328,7 +328,7 @@ impl<'a> Building<'a> {
         if !folded.is_empty() {
             let over = self.weave.folds.iter().find(|fold| {
                 placed.through.iter().any(|one| one.ring == fold.ring)
-                    && fold.held_by.iter().any(|at| at.cells_on > 0)
+                    && fold.held_by.iter().any(|at| at.cells_along > 0)
             });
             let over = over.map_or_else(String::new, |fold| {
                 text!("placing-and", ring = name(fold.over[0].ring), ring2 = name(fold.over[1].ring))
@@ -408,7 +408,7 @@ fn shut_of(weave: &Weave) -> Vec<Vec<bool>> {
         .folds
         .iter()
         .flat_map(|fold| &fold.held_by)
-        .filter(|at| at.cells_on > 0)
+        .filter(|at| at.cells_along > 0)
         .map(|at| at.ring)
         .collect();
     for cells in 1..=MOST_CELLS {

@@ -21,13 +21,13 @@ pub struct ChainPlan {
     /// Rings in it.
     pub rings_n: u32,
     /// Of those, shut beforehand.
-    pub shut_before_n: u32,
+    pub pre_closed_n: u32,
     /// Of those, put in open.
     pub open_n: u32,
     /// Rings of each part, in the order of the weave's parts.
     pub parts_n: Vec<u32>,
     /// Of those, shut beforehand.
-    pub parts_shut_n: Vec<u32>,
+    pub parts_pre_closed_n: Vec<u32>,
     /// Rings in a cell.
     pub rings_per_cell: u32,
     /// Cells along its length: its rows.
@@ -140,7 +140,7 @@ pub fn counted(weave: &Weave, taut: &Taut, length_mm: f64, across_n: u32) -> Res
 impl ChainPlan {
     /// Puts in what its rings and its clasp hold, and which gives first.
     pub(super) fn holds(&mut self, rings: Holds, clasp: Option<Holds>, has_clasp: bool) {
-        self.one_ring_opens_n = rings.comes_off_n / f64::from(self.strands_n);
+        self.one_ring_opens_n = rings.pulls_open_n / f64::from(self.strands_n);
         self.rings_open_n = rings.first_set_n;
         self.clasp_opens_n = clasp.filter(|holds| !holds.closed).map(|holds| holds.first_set_n);
         self.opens_first = opens_first(self.rings_open_n, self.strands_n, self.clasp_opens_n, has_clasp);
@@ -253,9 +253,9 @@ impl ChainRequest {
         let strands_n = strands_n(weave, counted.across_n).max(1);
         Ok(ChainPlan {
             rings_n: counted.rings_n,
-            shut_before_n: building.shut_n(),
+            pre_closed_n: building.shut_n(),
             open_n: building.open_n(),
-            parts_shut_n: (0..parts_n.len()).map(|part| building.shut_of_part_n(part)).collect(),
+            parts_pre_closed_n: (0..parts_n.len()).map(|part| building.shut_of_part_n(part)).collect(),
             parts_n,
             rings_per_cell: u32::try_from(weave.rings_n()).unwrap_or(0),
             cells_n: counted.cells_n,
@@ -292,7 +292,7 @@ impl ChainRequest {
     /// Rings to make for all chains, and how many of them for the second part: with spares, and what is spoiled.
     fn to_make(&self, weave: &Weave, counted: Counted) -> (u32, u32) {
         let with_spoiled = |rings_n: u32| {
-            let all = f64::from(rings_n) * f64::from(self.chains_n) * (1.0 + self.spoiled_share);
+            let all = f64::from(rings_n) * f64::from(self.chains_n) * (1.0 + self.scrap_share);
             #[expect(
                 clippy::cast_possible_truncation,
                 clippy::cast_sign_loss,

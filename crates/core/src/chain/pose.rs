@@ -34,9 +34,9 @@ pub struct Pair {
     /// The other.
     pub other: usize,
     /// How many cells on that is.
-    pub cells_on: i32,
+    pub cells_along: i32,
     /// How many cells aside.
-    pub cells_aside: i32,
+    pub cells_across: i32,
     /// Whether the weave links them.
     pub linked: bool,
 }
@@ -48,7 +48,7 @@ impl Pair {
         text!(
             "pose-ring",
             ring = name_at(self.ring, 0, 0),
-            other = name_at(self.other, self.cells_on, self.cells_aside)
+            other = name_at(self.other, self.cells_along, self.cells_across)
         )
     }
 }
@@ -141,7 +141,13 @@ impl Pose {
                         let linked = weave.links_to(ring, other, cells_on, cells_aside);
                         let near = here.radius + there.radius + reach;
                         if linked || here.center.distance_squared(there.center) < near * near {
-                            pairs.push(Pair { ring, other, cells_on, cells_aside, linked });
+                            pairs.push(Pair {
+                                ring,
+                                other,
+                                cells_along: cells_on,
+                                cells_across: cells_aside,
+                                linked,
+                            });
                         }
                     }
                 }
@@ -153,7 +159,7 @@ impl Pose {
     /// Both rings of a pair.
     #[must_use]
     pub fn both(&self, weave: &Weave, pair: &Pair) -> (Torus, Torus) {
-        (self.rings[pair.ring], self.ring(weave, pair.other, pair.cells_on, pair.cells_aside))
+        (self.rings[pair.ring], self.ring(weave, pair.other, pair.cells_along, pair.cells_across))
     }
 
     /// Looks at every pair that could leave less room than wire of thickness `reach` needs.
@@ -202,7 +208,7 @@ impl Pose {
     pub fn fold_arc(&self, weave: &Weave, fold: &Fold) -> Option<f64> {
         let ring = self.rings[fold.ring];
         let angle = |at: &RingAt| {
-            let other = self.ring(weave, at.ring, at.cells_on, 0);
+            let other = self.ring(weave, at.ring, at.cells_along, 0);
             ring.through(&other).map(|point| ring.angle_of(point))
         };
         let (from, to) = (angle(&fold.over[0])?, angle(&fold.over[1])?);

@@ -18,7 +18,7 @@ use microlp::{ComparisonOp, LinearExpr, OptimizationDirection, Problem, SolveOut
 
 use super::pose::{Pair, Pose, Seen, touches_of};
 use super::torus::{Around, Torus, Touch};
-use super::weave::{GoesOn, Weave};
+use super::weave::{Repeats, Weave};
 
 /// What is asked of a pose.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
@@ -49,16 +49,16 @@ pub struct Relaxing<'a> {
     /// Thickness of each ring's wire against the first's.
     thickness: Vec<f64>,
     around: Around,
-    goes_on: GoesOnWorking<'a>,
+    wanted: StillWanted<'a>,
 }
 
 /// Whether to go on, asked before each linear program.
 #[derive(Clone, Copy)]
-struct GoesOnWorking<'a>(&'a dyn Fn() -> bool);
+struct StillWanted<'a>(&'a dyn Fn() -> bool);
 
-impl std::fmt::Debug for GoesOnWorking<'_> {
+impl std::fmt::Debug for StillWanted<'_> {
     fn fmt(&self, f: &mut std::fmt::Formatter<'_>) -> std::fmt::Result {
-        f.write_str("GoesOnWorking")
+        f.write_str("StillWanted")
     }
 }
 
@@ -93,20 +93,20 @@ impl<'a> Relaxing<'a> {
             radii: vec![1.0; n],
             thickness: vec![1.0; n],
             around: Around::of(SAMPLES),
-            goes_on: GoesOnWorking(&|| true),
+            wanted: StillWanted(&|| true),
         }
     }
 
     /// The same, given up as soon as this says no: what is being solved then comes to nothing.
     #[must_use]
-    pub fn while_wanted(self, goes_on: &'a dyn Fn() -> bool) -> Self {
-        Self { goes_on: GoesOnWorking(goes_on), ..self }
+    pub fn while_wanted(self, wanted: &'a dyn Fn() -> bool) -> Self {
+        Self { wanted: StillWanted(wanted), ..self }
     }
 
     /// Whether it was given up.
     #[must_use]
     pub fn is_given_up(&self) -> bool {
-        !(self.goes_on.0)()
+        !(self.wanted.0)()
     }
 
     /// Rings of each part with its own core radius and wire, in any unit, in the order of [`Weave::parts`].
@@ -321,7 +321,7 @@ enum Beyond {
 impl<'a> Program<'a> {
     fn new(weave: &'a Weave, pose: &'a Pose, (aim, weighs): (Aim, f64), step: f64) -> Self {
         let mut problem = Problem::new(OptimizationDirection::Maximize);
-        let free = weave.goes_on == GoesOn::Chain { turn_deg: None };
+        let free = weave.repeats == Repeats::Chain { turn_deg: None };
         let within = |may: bool| if may { (-step, step) } else { (0.0, 0.0) };
         let wanted = |is: bool| f64::from(u8::from(is));
         let mut unknowns: Vec<_> =
@@ -361,7 +361,7 @@ impl<'a> Program<'a> {
             return;
         }
         let side = if wrong { -1.0 } else { 1.0 };
-        let (turn, _) = self.pose.cell(self.weave, pair.cells_on, pair.cells_aside);
+        let (turn, _) = self.pose.cell(self.weave, pair.cells_along, pair.cells_across);
         let back = turn.transpose();
         let short = self.problem.add_var(-self.cost, (0.0, f64::INFINITY));
         for touch in touches {
@@ -369,10 +369,10 @@ impl<'a> Program<'a> {
             let mut row = vec![0.0; self.unknowns.len()];
             self.push(&mut row, pair.ring, push, touch.here - here.center);
             self.push(&mut row, pair.other, back * -push, back * (touch.there - there.center));
-            row[self.beyond(Beyond::Repeat)] -= push.x * f64::from(pair.cells_on);
-            row[self.beyond(Beyond::Across)] -= push.y * f64::from(pair.cells_aside);
+            row[self.beyond(Beyond::Repeat)] -= push.x * f64::from(pair.cells_along);
+            row[self.beyond(Beyond::Across)] -= push.y * f64::from(pair.cells_across);
             row[self.beyond(Beyond::Turn)] -=
-                push.dot(DVec3::X.cross(touch.there)) * f64::from(pair.cells_on);
+                push.dot(DVec3::X.cross(touch.there)) * f64::from(pair.cells_along);
             row[self.beyond(Beyond::Wire)] -= needs;
             self.at_least(&row, Some(short), wire * needs - side * touch.apart);
         }

@@ -43,7 +43,7 @@ pub struct Relaxed {
     /// Six rows of it with rings of wire 1 mm.
     pub rings: Vec<RingDrawn>,
     /// What was found, in a sentence.
-    pub told: String,
+    pub text: String,
 }
 
 impl RelaxRequest {
@@ -109,7 +109,7 @@ impl RelaxRequest {
             across_of_inside: pose.as_ref().map_or(0.0, |pose| pose.across / bore),
             turn_deg: pose.as_ref().map_or(0.0, |pose| pose.turn.to_degrees()),
             rings,
-            told,
+            text: told,
         })
     }
 }

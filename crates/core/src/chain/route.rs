@@ -24,9 +24,9 @@ impl ChainRequest {
         let ring_mm = self.ring.cutting.taken(self.ring.wire.size_mm).from_ring_mm;
         let others_too = self.second_ring.is_some();
         let mut route: Vec<Box<dyn Perform>> = vec![];
-        let as_built = methods.shut_as_built && plan.shut_before_n > 0;
-        if plan.shut_before_n > 0 && !as_built {
-            route.push(Box::new(ShutRings { n: all(plan.shut_before_n), of_n: plan.rings_to_make_n }));
+        let as_built = methods.close_while_building && plan.pre_closed_n > 0;
+        if plan.pre_closed_n > 0 && !as_built {
+            route.push(Box::new(ShutRings { n: all(plan.pre_closed_n), of_n: plan.rings_to_make_n }));
         }
         route.push(Box::new(OpenRings { n: all(plan.open_n), of_n: plan.rings_to_make_n }));
         route.push(Box::new(LinkRings {
@@ -34,7 +34,7 @@ impl ChainRequest {
             of_n: plan.rings_to_make_n,
             ring_mm,
             others_too,
-            shut_n: if as_built { all(plan.shut_before_n) } else { 0 },
+            shut_n: if as_built { all(plan.pre_closed_n) } else { 0 },
         }));
         if methods.hardening == Hardening::Tumble {
             route.push(Box::new(Tumble { hours: methods.tumble_h }));
@@ -59,7 +59,7 @@ impl ChainRequest {
         // A place gives where its weaker rings do, as many as share the load there.
         let all = [rings.holds, second.as_ref().and_then(|(finished, _)| finished.holds)];
         let weakest_n =
-            all.into_iter().flatten().map(|holds| holds.comes_off_n).fold(f64::INFINITY, f64::min);
+            all.into_iter().flatten().map(|holds| holds.pulls_open_n).fold(f64::INFINITY, f64::min);
         let holds = Holds::of(weakest_n * f64::from(plan.strands_n), false);
         let clasp = self.clasp.as_ref().and_then(|clasp| clasp.finished(workshop).ok()?.holds());
         plan.holds(holds, clasp, self.clasp.is_some());

@@ -8,7 +8,7 @@ use serde::Serialize;
 use super::pose::{Pair, Pose};
 use super::relax::{Relaxing, Solved};
 use super::torus::Torus;
-use super::weave::{GoesOn, Weave};
+use super::weave::{Repeats, Weave};
 use crate::chance::Chance;
 use crate::fault::{Fault, Faults};
 use lorimant_text::{Text, text};
@@ -194,8 +194,8 @@ impl Relaxing<'_> {
         let sheet = weave.is_sheet();
         let repeat = rings_n * drawn.between(0.2, 1.0) / links_each * if sheet { 1.5 } else { 1.0 };
         let across = if sheet { repeat * drawn.between(0.7, 1.3) } else { 0.0 };
-        let turn = match weave.goes_on {
-            GoesOn::Chain { turn_deg: None } => drawn.between(0.0, 3.0),
+        let turn = match weave.repeats {
+            Repeats::Chain { turn_deg: None } => drawn.between(0.0, 3.0),
             _ => weave.turn(),
         };
         let rings = (0..weave.rings_n())
@@ -221,7 +221,7 @@ fn around(drawn: &mut Chance, far: f64) -> DVec3 {
 /// that each is held near the chain's middle by what comes before or after. What is not folded lies between.
 fn folded_start(weave: &Weave, drawn: &mut Chance) -> Option<Pose> {
     const OFF: f64 = 0.08;
-    let behind = |fold: &&super::weave::Fold| fold.held_by.iter().all(|at| at.cells_on > 0);
+    let behind = |fold: &&super::weave::Fold| fold.held_by.iter().all(|at| at.cells_along > 0);
     let back: Vec<usize> = weave.folds.iter().filter(behind).map(|fold| fold.ring).collect();
     let forth: Vec<usize> = weave.folds.iter().filter(|fold| !behind(fold)).map(|fold| fold.ring).collect();
     let [[a, b], [c, d]] = [<[usize; 2]>::try_from(forth).ok()?, <[usize; 2]>::try_from(back).ok()?];

@@ -51,7 +51,7 @@ words! {
         /// Spare rings.
         Spares = "spares";
         /// What share of the rings is reckoned spoiled.
-        Spoiled = "spoiled";
+        Scrapped = "spoiled";
     }
 }
 
@@ -96,7 +96,7 @@ pub fn field_of(slot: ChainSlot) -> String {
         ChainSlot::Clasp => "clasp",
         ChainSlot::Ease => "ease_mm",
         ChainSlot::Spares => "spares_n",
-        ChainSlot::Spoiled => "spoiled_share",
+        ChainSlot::Scrapped => "scrap_share",
         _ => "second_ring",
     }
     .to_owned()
@@ -215,8 +215,8 @@ pub fn write(request: &ChainRequest, size: Option<RingSize>, unit: LengthUnit) -
     say(", ", counted(request.spares_n, text!("chain-sentence-spare-ring")), ChainSlot::Spares);
     say(
         text!("sentence-and"),
-        text!("chain-sentence-scrap", spoiled_share = shown(request.spoiled_share * 100.0, 1)),
-        ChainSlot::Spoiled,
+        text!("chain-sentence-scrap", spoiled_share = shown(request.scrap_share * 100.0, 1)),
+        ChainSlot::Scrapped,
     );
     if let Some(size) = size {
         phrases.push(Phrase {

@@ -95,7 +95,7 @@ impl ChainRequest {
     /// let chain = ChainRequest::new("full-persian-6-in-1", RingRequest::new(wire, Mandrel::round(5.0), 1), 180.0);
     /// let sheet = chain.sheet(&Workshop::default());
     /// // These rings do not go into each other: it says so, and shows where every weave stands.
-    /// assert!(sheet.result.is_none() && sheet.faults[0].sentence.contains("5.05"));
+    /// assert!(sheet.result.is_none() && sheet.faults[0].message.contains("5.05"));
     /// assert!(!sheet.scale.is_empty());
     /// ```
     #[must_use]
@@ -190,7 +190,7 @@ impl ChainRequest {
             cut: text!(
                 "chain-sheet-rings-them-pre-closed",
                 rings_n = plan.rings_n,
-                shut_before_n = plan.shut_before_n
+                shut_before_n = plan.pre_closed_n
             ),
             wire: format!("{} {}", self.ring.wire.metal, self.ring.wire.size_shown(unit)),
             colour: self.ring.wire.metal.figures().colour.to_owned(),

@@ -22,8 +22,8 @@ pub struct Weave {
     /// Which go through which.
     pub links: Vec<Link>,
     /// How the cell goes on; a chain whose turn is found by itself if left out.
-    #[serde(default)]
-    pub goes_on: GoesOn,
+    #[serde(alias = "goes_on", default)]
+    pub repeats: Repeats,
     /// Rings that hold a partner over more than half their turn, so that the chain does not unfold.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub folds: Vec<Fold>,
@@ -39,11 +39,11 @@ pub struct Link {
     /// The ring it goes through, from 0.
     pub through: usize,
     /// How many cells on that one is; in this cell if left out.
-    #[serde(default, skip_serializing_if = "is_here")]
-    pub cells_on: i32,
+    #[serde(alias = "cells_on", default, skip_serializing_if = "is_here")]
+    pub cells_along: i32,
     /// How many cells aside it is, in a sheet.
-    #[serde(default, skip_serializing_if = "is_here")]
-    pub cells_aside: i32,
+    #[serde(alias = "cells_aside", default, skip_serializing_if = "is_here")]
+    pub cells_across: i32,
 }
 
 #[expect(clippy::trivially_copy_pass_by_ref, reason = "serde hands over references")]
@@ -55,7 +55,7 @@ fn is_here(cells: &i32) -> bool {
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(rename_all = "kebab-case", deny_unknown_fields)]
-pub enum GoesOn {
+pub enum Repeats {
     /// As a chain, each cell turned about the chain's length by so many degrees against the one before; by as much as
     /// lets it be longest if left out.
     Chain {
@@ -67,7 +67,7 @@ pub enum GoesOn {
     Sheet,
 }
 
-impl Default for GoesOn {
+impl Default for Repeats {
     fn default() -> Self {
         Self::Chain { turn_deg: None }
     }
@@ -81,8 +81,8 @@ pub struct RingAt {
     /// The ring, from 0.
     pub ring: usize,
     /// How many cells on it is.
-    #[serde(default, skip_serializing_if = "is_here")]
-    pub cells_on: i32,
+    #[serde(alias = "cells_on", default, skip_serializing_if = "is_here")]
+    pub cells_along: i32,
 }
 
 /// A ring that is folded back over two others: between where it goes through them, on the side where nothing else goes
@@ -109,15 +109,15 @@ impl Weave {
     /// Whether it goes on two ways.
     #[must_use]
     pub fn is_sheet(&self) -> bool {
-        self.goes_on == GoesOn::Sheet
+        self.repeats == Repeats::Sheet
     }
 
     /// How far each cell is turned against the one before, radians; nothing where that is free, or of a sheet.
     #[must_use]
     pub fn turn(&self) -> f64 {
-        match self.goes_on {
-            GoesOn::Chain { turn_deg } => turn_deg.unwrap_or(0.0).to_radians(),
-            GoesOn::Sheet => 0.0,
+        match self.repeats {
+            Repeats::Chain { turn_deg } => turn_deg.unwrap_or(0.0).to_radians(),
+            Repeats::Sheet => 0.0,
         }
     }
 
@@ -150,31 +150,32 @@ impl Weave {
     /// ```
     #[must_use]
     pub fn links_to(&self, ring: usize, other: usize, cells_on: i32, cells_aside: i32) -> bool {
-        let forth = Link { ring, through: other, cells_on, cells_aside };
+        let forth = Link { ring, through: other, cells_along: cells_on, cells_across: cells_aside };
         self.links.iter().any(|link| *link == forth || *link == forth.back())
     }
 
     /// The rings a ring is linked with: which, how many cells on, how many aside.
     pub fn linked_with(&self, ring: usize) -> impl Iterator<Item = (usize, i32, i32)> {
         let both = self.links.iter().flat_map(|link| [*link, link.back()]);
-        both.filter(move |link| link.ring == ring).map(|link| (link.through, link.cells_on, link.cells_aside))
+        both.filter(move |link| link.ring == ring)
+            .map(|link| (link.through, link.cells_along, link.cells_across))
     }
 
     /// Checks that it can be a weave at all: every ring there is, none through itself, one piece. Whether rings of any
     /// size lie so, relaxing it says.
     ///
     /// ```
-    /// use lorimant_core::chain::weave::{GoesOn, Link, Weave};
+    /// use lorimant_core::chain::weave::{Repeats, Link, Weave};
     ///
     /// // Every other ring is linked: these are two chains.
     /// let two = Weave {
     ///     name: "two strands".into(),
     ///     rings: vec!["ring".into()],
-    ///     links: vec![Link { ring: 0, through: 0, cells_on: 2, cells_aside: 0 }],
-    ///     goes_on: GoesOn::default(),
+    ///     links: vec![Link { ring: 0, through: 0, cells_along: 2, cells_across: 0 }],
+    ///     repeats: Repeats::default(),
     ///     folds: vec![],
     /// };
-    /// assert!(two.check().unwrap_err().0[0].sentence.contains("falls apart into 2 chains"));
+    /// assert!(two.check().unwrap_err().0[0].message.contains("falls apart into 2 chains"));
     /// ```
     ///
     /// # Errors
@@ -194,7 +195,7 @@ impl Weave {
         for (i, part) in self.rings.iter().enumerate() {
             faults.keep(check_text(&format!("rings[{i}]"), "part", part, 40));
         }
-        if let GoesOn::Chain { turn_deg: Some(turn) } = self.goes_on {
+        if let Repeats::Chain { turn_deg: Some(turn) } = self.repeats {
             let span = Span { noun: Text::named("weave-turn-cell"), unit: "°", least: -180.0, most: 180.0 };
             faults.keep(span.check("goes_on.chain.turn_deg", turn));
         }
@@ -216,10 +217,10 @@ impl Weave {
                 let ring = link.ring.max(link.through);
                 let said = text!("weave-there-no-ring-in-repeat", ring, n);
                 faults.add(Fault::new(&at, said));
-            } else if link.cells_on.abs() > FARTHEST || link.cells_aside.abs() > FARTHEST {
+            } else if link.cells_along.abs() > FARTHEST || link.cells_across.abs() > FARTHEST {
                 let said = text!("weave-link-over-more-than-repeats", FARTHEST);
                 faults.add(Fault::new(&at, said).limit(f64::from(FARTHEST)));
-            } else if link.cells_aside != 0 && !self.is_sheet() {
+            } else if link.cells_across != 0 && !self.is_sheet() {
                 faults.add(Fault::new(&at, text!("weave-chain-has-no-repeats-beside")));
             } else if *link == link.back() {
                 let said = text!("weave-ring-cannot-go-through-itself", ring = name(link.ring));
@@ -228,7 +229,7 @@ impl Weave {
                 let said = text!(
                     "weave-through-entered-twice-remove-one",
                     ring = name(link.ring),
-                    through = name_at(link.through, link.cells_on, link.cells_aside)
+                    through = name_at(link.through, link.cells_along, link.cells_across)
                 );
                 faults.add(Fault::new(&at, said));
             }
@@ -242,7 +243,7 @@ impl Weave {
     fn check_folds(&self, faults: &mut Faults) {
         for (i, fold) in self.folds.iter().enumerate() {
             let mut all = fold.over.iter().chain(&fold.held_by);
-            let linked = all.all(|at| self.links_to(fold.ring, at.ring, at.cells_on, 0));
+            let linked = all.all(|at| self.links_to(fold.ring, at.ring, at.cells_along, 0));
             if !linked || fold.held_by.is_empty() || fold.over[0] == fold.over[1] {
                 let said = text!("weave-ring-can-only-be-folded", ring = name(fold.ring));
                 faults.add(Fault::new(format!("folds[{i}]"), said));
@@ -295,8 +296,8 @@ impl Link {
         Self {
             ring: self.through,
             through: self.ring,
-            cells_on: -self.cells_on,
-            cells_aside: -self.cells_aside,
+            cells_along: -self.cells_along,
+            cells_across: -self.cells_across,
         }
     }
 }

@@ -2,7 +2,7 @@
 
 use std::sync::OnceLock;
 
-use super::weave::{Fold, GoesOn, Link, RingAt, Weave};
+use super::weave::{Fold, Link, Repeats, RingAt, Weave};
 use lorimant_text::text;
 
 /// A weave of the trade.
@@ -41,16 +41,21 @@ pub fn by_word(word: &str) -> Option<&'static Known> {
 }
 
 /// A quarter turn from cell to cell.
-const QUARTER: GoesOn = GoesOn::Chain { turn_deg: Some(90.0) };
+const QUARTER: Repeats = Repeats::Chain { turn_deg: Some(90.0) };
 /// No turn from cell to cell.
-const STRAIGHT: GoesOn = GoesOn::Chain { turn_deg: Some(0.0) };
+const STRAIGHT: Repeats = Repeats::Chain { turn_deg: Some(0.0) };
 
 /// Each of some rings through each of some others, in each of these cells on.
 fn each(rings: &[usize], others: &[usize], cells_on: &[i32]) -> Vec<Link> {
     let mut links = vec![];
     for &ring in rings {
         for &through in others {
-            links.extend(cells_on.iter().map(|&cells_on| Link { ring, through, cells_on, cells_aside: 0 }));
+            links.extend(cells_on.iter().map(|&cells_on| Link {
+                ring,
+                through,
+                cells_along: cells_on,
+                cells_across: 0,
+            }));
         }
     }
     links
@@ -58,21 +63,26 @@ fn each(rings: &[usize], others: &[usize], cells_on: &[i32]) -> Vec<Link> {
 
 /// Two rings of a sheet, at each of these cells on and aside.
 fn across(at: &[(i32, i32)]) -> Vec<Link> {
-    let link = |&(cells_on, cells_aside)| Link { ring: 0, through: 1, cells_on, cells_aside };
+    let link = |&(cells_on, cells_aside)| Link {
+        ring: 0,
+        through: 1,
+        cells_along: cells_on,
+        cells_across: cells_aside,
+    };
     at.iter().map(link).collect()
 }
 
 /// Each of a pair folded over another pair of its cell, held by a third pair.
 fn folded(pair: [usize; 2], over: [usize; 2], held_by: [usize; 2], cells_on: i32) -> Vec<Fold> {
-    let here = |ring| RingAt { ring, cells_on: 0 };
-    let held_by: Vec<RingAt> = held_by.iter().map(|&ring| RingAt { ring, cells_on }).collect();
+    let here = |ring| RingAt { ring, cells_along: 0 };
+    let held_by: Vec<RingAt> = held_by.iter().map(|&ring| RingAt { ring, cells_along: cells_on }).collect();
     let fold = |&ring: &usize| Fold { ring, over: over.map(here), held_by: held_by.clone() };
     pair.iter().map(fold).collect()
 }
 
-fn weave(name: &str, rings: &[&str], links: Vec<Link>, goes_on: GoesOn) -> Weave {
+fn weave(name: &str, rings: &[&str], links: Vec<Link>, goes_on: Repeats) -> Weave {
     let rings = rings.iter().map(|part| (*part).to_owned()).collect();
-    Weave { name: name.to_owned(), rings, links, goes_on, folds: vec![] }
+    Weave { name: name.to_owned(), rings, links, repeats: goes_on, folds: vec![] }
 }
 
 fn written() -> Vec<Known> {
@@ -192,7 +202,7 @@ fn written() -> Vec<Known> {
                 text!("weaves-four-in-one-sheet"),
                 &["row", text!("weaves-next-row")],
                 across(&[(0, 0), (-1, 0), (0, -1), (-1, -1)]),
-                GoesOn::Sheet,
+                Repeats::Sheet,
             ),
             usual: [3.5, 5.0],
             like: text!("weaves-rows-that-lean-in-turn"),
@@ -211,7 +221,7 @@ fn written() -> Vec<Known> {
                 text!("weaves-six-in-one-sheet"),
                 &["row", text!("weaves-next-row")],
                 across(&[(0, -1), (0, 0), (0, 1), (-1, -1), (-1, 0), (-1, 1)]),
-                GoesOn::Sheet,
+                Repeats::Sheet,
             ),
             usual: [5.0, 6.5],
             like: text!("weaves-as-four-in-one-but"),
@@ -225,7 +235,7 @@ fn written() -> Vec<Known> {
                 text!("weaves-three-strand-twist"),
                 &["ring"],
                 each(&[0], &[0], &[1, 2]),
-                GoesOn::Chain { turn_deg: None },
+                Repeats::Chain { turn_deg: None },
             ),
             usual: [3.2, 4.6],
             like: text!("weaves-each-ring-through-next-two"),

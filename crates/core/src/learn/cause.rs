@@ -53,7 +53,7 @@ pub struct LikelyCause {
     /// How likely it is among all that were looked at.
     pub share: f64,
     /// In a sentence, with its amount.
-    pub told: String,
+    pub text: String,
     /// What to change.
     pub change: String,
 }
@@ -69,7 +69,7 @@ pub struct Misfit {
     /// Whether they explain it only together: then their shares say nothing.
     pub together: bool,
     /// In a sentence: what was found, and what would tell two causes apart where they are as likely.
-    pub told: String,
+    pub text: String,
     /// The dimension that would tell the first two apart, where one would.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub measure_next: Option<String>,
@@ -400,14 +400,14 @@ impl Model<'_> {
             cause: fit.cause,
             amount: fit.amount,
             share: 0.5,
-            told: fit.cause.told(fit.amount, unit),
+            text: fit.cause.told(fit.amount, unit),
             change: fit.cause.change(fit.amount, unit),
         };
         if let Some((_, one, other)) = together {
             let causes = vec![named(&one), named(&other)];
             let told =
-                text!("cause-no-one-cause-explains-two", told = causes[0].told, told2 = causes[1].told);
-            return Misfit { causes, sure: false, together: true, told, measure_next: None };
+                text!("cause-no-one-cause-explains-two", told = causes[0].text, told2 = causes[1].text);
+            return Misfit { causes, sure: false, together: true, text: told, measure_next: None };
         }
         let next = self.dimensions.iter().find(|one| !measured.contains_key(&one.key));
         let then = match next {
@@ -419,7 +419,7 @@ impl Model<'_> {
             causes: vec![],
             sure: false,
             together: false,
-            told,
+            text: told,
             measure_next: next.map(|one| one.key.clone()),
         }
     }
@@ -453,14 +453,14 @@ impl Model<'_> {
                 cause: fit.cause,
                 amount: fit.amount,
                 share: share(fit.log),
-                told: fit.cause.told(fit.amount, unit),
+                text: fit.cause.told(fit.amount, unit),
                 change: fit.cause.change(fit.amount, unit),
             })
             .collect();
         let sure = causes.first().is_some_and(|first| first.share >= SURE);
         if chance >= 0.5 || causes.is_empty() {
             let told = text!("cause-as-even-as-hands-can").to_owned();
-            return Misfit { causes: vec![], sure: false, together: false, told, measure_next: None };
+            return Misfit { causes: vec![], sure: false, together: false, text: told, measure_next: None };
         }
         let next = match (sure, fits) {
             (false, [first, second, ..]) if share(second.log) >= NAMED => {
@@ -469,9 +469,9 @@ impl Model<'_> {
             _ => None,
         };
         let told = match (sure, &causes[..]) {
-            (true, [first, ..]) => text!("cause-very-likely", told = lower_first(&first.told)),
+            (true, [first, ..]) => text!("cause-very-likely", told = lower_first(&first.text)),
             (false, [first, ..]) if first.share >= PROBABLE => {
-                text!("cause-probably", told = lower_first(&first.told))
+                text!("cause-probably", told = lower_first(&first.text))
             }
             (false, [first, second, ..]) => {
                 let which = match next {
@@ -480,14 +480,14 @@ impl Model<'_> {
                 };
                 text!("cause-two-causes-look-alike-here", cause = first.cause, cause2 = second.cause, which)
             }
-            (_, [first]) => text!("cause-or-your-hands-vary-this", told = first.told),
+            (_, [first]) => text!("cause-or-your-hands-vary-this", told = first.text),
             _ => String::new(),
         };
         Misfit {
             causes,
             sure,
             together: false,
-            told,
+            text: told,
             measure_next: next.map(|i| self.dimensions[i].key.clone()),
         }
     }

@@ -42,7 +42,7 @@ pub struct ChartedPiece {
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Sign {
     /// In a sentence, with what to look at.
-    pub told: String,
+    pub text: String,
     /// The pieces it is about, by number.
     pub pieces_n: Vec<u32>,
 }
@@ -67,7 +67,7 @@ const LEAST_FOR_MORE: usize = 5;
 /// // Each a little larger than the one before: something is moving.
 /// let pieces: Vec<_> = (1..=8_u32).map(|n| (n, 5.0 + 0.01 * f64::from(n))).collect();
 /// let chart = charted("ring", &pieces, (4.9, 5.2), LengthUnit::Mm);
-/// assert!(chart.signs.iter().any(|sign| sign.told.contains("each larger")));
+/// assert!(chart.signs.iter().any(|sign| sign.text.contains("each larger")));
 /// ```
 #[must_use]
 pub fn charted(what: &str, pieces: &[(u32, f64)], (least, most): (f64, f64), unit: LengthUnit) -> BatchChart {
@@ -131,7 +131,7 @@ fn signs(what: &str, pieces: &[(u32, f64)], mean: f64, spread: f64, unit: Length
                 mm = caliper(*mm, unit),
                 middle = caliper(middle, unit)
             );
-            signs.push(Sign { told, pieces_n: vec![*n] });
+            signs.push(Sign { text: told, pieces_n: vec![*n] });
         }
     }
     if let Some(run) =
@@ -139,18 +139,18 @@ fn signs(what: &str, pieces: &[(u32, f64)], mean: f64, spread: f64, unit: Length
     {
         let side = if run[0].1 > mean { "larger" } else { "smaller" };
         let told = text!("chart-in-row-than-average-something", run = run.len(), side);
-        signs.push(Sign { told, pieces_n: numbers(run) });
+        signs.push(Sign { text: told, pieces_n: numbers(run) });
     }
     for (way, larger) in [("larger", true), ("smaller", false)] {
         let steady = |a: &(u32, f64), b: &(u32, f64)| if larger { b.1 > a.1 } else { b.1 < a.1 };
         if let Some(run) = longest(pieces, steady).filter(|run| run.len() >= RISING) {
             let told = text!("chart-in-row-each-than-one", run = run.len(), way, what);
-            signs.push(Sign { told, pieces_n: numbers(run) });
+            signs.push(Sign { text: told, pieces_n: numbers(run) });
         }
     }
     if let Some(apart) = every_other(pieces) {
         let told = text!("chart-every-other", apart = caliper(apart, unit));
-        signs.push(Sign { told, pieces_n: numbers(pieces) });
+        signs.push(Sign { text: told, pieces_n: numbers(pieces) });
     }
     signs
 }

@@ -165,7 +165,7 @@ impl PieceCheck {
     #[must_use]
     pub fn insides(&self, readings: &[CaliperReading], hand: &HandSpread) -> Vec<MeasuredInside> {
         let Some(mut wound) = self.piece.wound() else { return vec![] };
-        let of_wire = readings.iter().filter(|reading| reading.key == "wire" && !reading.aside);
+        let of_wire = readings.iter().filter(|reading| reading.key == "wire" && !reading.excluded);
         let wires = ReadAtPlace::of(of_wire.map(|reading| reading.value).collect(), agree_within_mm(hand));
         if !wires.agreeing.is_empty() && wound.wire.section != Section::HalfRound {
             wound.wire.size_mm = wires.value();
@@ -174,7 +174,7 @@ impl PieceCheck {
         let mut by_piece: BTreeMap<(u32, &str), KeptAndAside> = BTreeMap::new();
         for reading in readings.iter().filter(|reading| teaches(&reading.key).is_some()) {
             let (kept, aside) = by_piece.entry((reading.piece_n, &reading.key)).or_default();
-            if reading.aside { aside.push(reading.value) } else { kept.push(reading.value) }
+            if reading.excluded { aside.push(reading.value) } else { kept.push(reading.value) }
         }
         let mut insides = vec![];
         for ((_, key), (kept, aside)) in by_piece {
@@ -186,7 +186,7 @@ impl PieceCheck {
                 inside_mm: mean(values),
                 readings_n: u32::try_from(values.len()).unwrap_or(u32::MAX),
                 off_spool_mm: self.off_spool_mm,
-                aside: all_aside,
+                excluded: all_aside,
             };
             let read = ReadAtPlace::of(if all_aside { aside } else { kept }, agree_within_mm(hand));
             if !read.agreeing.is_empty() {

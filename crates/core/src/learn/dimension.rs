@@ -63,7 +63,7 @@ pub struct ToMeasure {
     /// Most that passes.
     pub most: f64,
     /// The same in words: `5.08 mm, from 4.98 to 5.18`.
-    pub told: String,
+    pub text: String,
     /// How many readings make one measurement, the piece turned between them.
     pub readings_n: u32,
     /// Of what is seen or felt: its grades in words, from 0 on.
@@ -78,7 +78,7 @@ pub struct Judged {
     /// What comes of it.
     pub verdict: Verdict,
     /// How, or where it goes.
-    pub told: String,
+    pub text: String,
     /// How far it is from what it should be, mm or grades.
     pub off: f64,
 }
@@ -160,7 +160,7 @@ fn one(measure: &Measure, around: (f64, f64), unit: LengthUnit) -> ToMeasure {
         wanted,
         least: least.max(0.0),
         most,
-        told: told(wanted, least, most, unit),
+        text: told(wanted, least, most, unit),
         readings_n,
         grades: vec![],
     }
@@ -212,7 +212,7 @@ fn by_hand(free_end: bool) -> Vec<ToMeasure> {
             wanted: 0.0,
             least: 0.0,
             most: 0.5,
-            told,
+            text: told,
             readings_n: 1,
             grades: each,
         }
@@ -323,15 +323,15 @@ impl ToMeasure {
     pub fn judge(&self, value: f64, piece: &Piece, workshop: &Workshop) -> Judged {
         let off = value - self.wanted;
         if (self.least - 1e-9..=self.most + 1e-9).contains(&value) {
-            return Judged { verdict: Verdict::Pass, told: text!("dimension-passes", what = self.what), off };
+            return Judged { verdict: Verdict::Pass, text: text!("dimension-passes", what = self.what), off };
         }
         let unit = workshop.habits.unit;
         let large = off > 0.0;
         let by = caliper(off.abs(), unit);
         let far = off.abs() > 0.25 * self.wanted.max(2.0);
         let scrap = text!("dimension-put-in-scrap-or-keep", metal = piece.wire().metal);
-        let rework = |told: String| Judged { verdict: Verdict::Rework, told, off };
-        let reject = |told: String| Judged { verdict: Verdict::Reject, told: format!("{told} {scrap}"), off };
+        let rework = |told: String| Judged { verdict: Verdict::Rework, text: told, off };
+        let reject = |told: String| Judged { verdict: Verdict::Reject, text: format!("{told} {scrap}"), off };
         let finding = matches!(piece, Piece::Finding(_));
         let around = caliper(std::f64::consts::PI * off.abs(), unit);
         match self.kind {
@@ -344,7 +344,7 @@ impl ToMeasure {
             )),
             Some(Measures::Inside) if self.key == "coil-inside" => Judged {
                 verdict: Verdict::Rework,
-                told: text!(
+                text: text!(
                     "dimension-coil-than-planned-before-you",
                     by,
                     value = if large { "larger" } else { "smaller" }

@@ -40,7 +40,7 @@ pub struct JawWear {
     /// How far the loops differ from each other, as places on the jaw, mm.
     pub spread_mm: f64,
     /// In a sentence, with what to do.
-    pub told: String,
+    pub text: String,
 }
 
 /// The diameter of the jaw that leaves this loop: what springback opens is taken off, mm.
@@ -151,7 +151,7 @@ impl JawWear {
                 )
             }
         };
-        Self { off_mm, spread_mm, told }
+        Self { off_mm, spread_mm, text: told }
     }
 }
 
@@ -190,8 +190,9 @@ impl PieceCheck {
         let loops = seen.flat_map(|(measure, plier, taper)| {
             let of_piece = |(piece_n, by_key): (&u32, &BTreeMap<&str, ReadAtPlace>)| {
                 let off_mm = (by_key.get(measure.key.as_str())?.value() - measure.mm) / taper;
-                let counts =
-                    |one: &&CaliperReading| !one.aside && one.piece_n == *piece_n && one.key == measure.key;
+                let counts = |one: &&CaliperReading| {
+                    !one.excluded && one.piece_n == *piece_n && one.key == measure.key
+                };
                 let read = readings.iter().filter(counts);
                 let at = read.map(|one| one.at.clone()).max()?;
                 Some(LoopSeen { plier: plier.clone(), off_mm, taper, at })

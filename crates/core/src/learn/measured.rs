@@ -39,7 +39,8 @@ pub struct CaliperReading {
     /// When, UTC.
     pub at: String,
     /// Whether the maker has set it aside.
-    pub aside: bool,
+    #[serde(alias = "aside")]
+    pub excluded: bool,
 }
 
 /// What was read of one place of a piece, apart from what was set aside.
@@ -122,7 +123,7 @@ pub fn counting<'a>(
     hand: &HandSpread,
 ) -> BTreeMap<u32, BTreeMap<&'a str, ReadAtPlace>> {
     let mut of: BTreeMap<u32, BTreeMap<&str, Vec<f64>>> = BTreeMap::new();
-    for reading in readings.iter().filter(|reading| !reading.aside) {
+    for reading in readings.iter().filter(|reading| !reading.excluded) {
         of.entry(reading.piece_n).or_default().entry(&reading.key).or_default().push(reading.value);
     }
     let within = agree_within_mm(hand);

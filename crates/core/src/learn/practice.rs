@@ -36,7 +36,7 @@ pub struct DrillCard {
     /// Its name.
     pub name: String,
     /// What to do, in a few sentences.
-    pub told: String,
+    pub text: String,
     /// What is made, in copper first.
     pub piece: Piece,
     /// What of it is measured.
@@ -58,9 +58,9 @@ pub struct DrillFeedback {
     /// Mean against what it should be, mm.
     pub off_mm: f64,
     /// Whether the target is met.
-    pub met: bool,
+    pub target_met: bool,
     /// In the hand's own measure, in sentences.
-    pub told: String,
+    pub text: String,
 }
 
 impl Drill {
@@ -122,7 +122,7 @@ impl Drill {
         DrillCard {
             drill: self,
             name: self.shown().to_owned(),
-            told: told.to_owned(),
+            text: told.to_owned(),
             piece,
             of,
             key,
@@ -139,7 +139,7 @@ impl Drill {
     /// use lorimant_core::words::length::LengthUnit;
     ///
     /// let even = Drill::Loops.feedback(&[3.0, 3.05, 2.98, 3.02], 3.0, Some(0.14), LengthUnit::Mm).unwrap();
-    /// assert!(even.met && even.told.contains("along the jaw"));
+    /// assert!(even.target_met && even.text.contains("along the jaw"));
     /// assert_eq!(Drill::Loops.feedback(&[3.0], 3.0, None, LengthUnit::Mm), None);
     /// ```
     #[must_use]
@@ -188,7 +188,7 @@ impl Drill {
             let way = if off_mm > 0.0 { "larger" } else { "smaller" };
             told.push_str(&text!("practice-all-them-than-planned-move", off_mm = by(off_mm), way));
         }
-        Some(DrillFeedback { spread_mm, off_mm, met, told })
+        Some(DrillFeedback { spread_mm, off_mm, target_met: met, text: told })
     }
 }
 

@@ -24,7 +24,7 @@ pub struct Steadied {
     /// Whether that is as still as a caliper is.
     pub steady: bool,
     /// The same in a sentence.
-    pub told: String,
+    pub text: String,
 }
 
 /// Marks of calipers that say that a reading stands.
@@ -40,9 +40,9 @@ const MOVES: [&str; 7] = ["us", "u", "unstable", "d", "motion", "~", "?"];
 ///
 /// assert_eq!(read_line("ST,+005.08 mm").unwrap(), 5.08);
 /// assert!((read_line("0.2000 in").unwrap() - 5.08).abs() < 1e-12);
-/// assert!(read_line("5.08").unwrap_err().sentence.contains("unit"));
-/// assert!(read_line("182.31 g").unwrap_err().sentence.contains("not a length"));
-/// assert!(read_line("US 5.08 mm").unwrap_err().sentence.contains("isn't still"));
+/// assert!(read_line("5.08").unwrap_err().message.contains("unit"));
+/// assert!(read_line("182.31 g").unwrap_err().message.contains("not a length"));
+/// assert!(read_line("US 5.08 mm").unwrap_err().message.contains("isn't still"));
 /// assert!(read_line("1 2.34 mm").is_err());
 /// ```
 ///
@@ -139,7 +139,7 @@ pub fn read_typed(text: &str, habits: Habits) -> Result<f64, Fault> {
 ///
 /// assert!(steadied(&[5.08, 5.09, 5.08], LengthUnit::Mm).unwrap().steady);
 /// let jumpy = steadied(&[5.08, 5.31, 4.99], LengthUnit::Mm).unwrap();
-/// assert!(!jumpy.steady && jumpy.told.contains("jumps"));
+/// assert!(!jumpy.steady && jumpy.text.contains("jumps"));
 /// assert_eq!(steadied(&[], LengthUnit::Mm), None);
 /// ```
 #[must_use]
@@ -157,5 +157,5 @@ pub fn steadied(readings: &[f64], unit: LengthUnit) -> Option<Steadied> {
             most = caliper(most, unit)
         ),
     };
-    Some(Steadied { mm, apart_mm, steady, told })
+    Some(Steadied { mm, apart_mm, steady, text: told })
 }

@@ -42,7 +42,7 @@ pub struct WentWrong {
     /// What went wrong.
     pub wrong: Wrong,
     /// By how much: mm too short or too large, mm from turn to turn too wide, turns too many, or the thickness left.
-    pub by: f64,
+    pub amount: f64,
     /// The step it went wrong at, by its place in the route, from 1: all up to it is done, 0 where nothing is yet. Where it
     /// is left out, the step at which it is usually seen.
     #[serde(default, skip_serializing_if = "Option::is_none")]
@@ -54,14 +54,14 @@ pub struct WentWrong {
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Rescue {
     /// What to do, in a sentence.
-    pub told: String,
+    pub text: String,
     /// The piece it becomes.
     pub request: PatternRequest,
     /// How much of the blank that takes, mm.
     pub blank_mm: f64,
     /// Which kept pattern it is, where it is one, by its number.
     #[serde(skip_serializing_if = "Option::is_none")]
-    pub kept: Option<i64>,
+    pub saved: Option<i64>,
     /// The piece drawn.
     pub drawing: Drawing,
 }
@@ -104,7 +104,7 @@ const LEAST_SHARE: f64 = 0.4;
 /// use lorimant_core::tool::workshop::Workshop;
 ///
 /// let hook = PatternRequest::usual("hook-clasp".parse().unwrap());
-/// let short = WentWrong { wrong: Wrong::CutShort, by: 3.0, at_step_n: None };
+/// let short = WentWrong { wrong: Wrong::CutShort, amount: 3.0, at_step_n: None };
 /// let rescues = rescued(&hook, short, &[], &Workshop::default()).unwrap();
 /// // Each of them can be made of the wire there is.
 /// assert!(!rescues.options.is_empty());
@@ -120,7 +120,7 @@ pub fn rescued(
     workshop: &Workshop,
 ) -> Result<Rescues, Faults> {
     let unit = workshop.habits.unit;
-    let one = PatternRequest { pieces_n: 1, singly: true, ..request.clone() };
+    let one = PatternRequest { pieces_n: 1, count_singles: true, ..request.clone() };
     let planned_mm =
         flush_mm(&one, workshop).ok_or_else(|| request.form().err().unwrap_or_else(Faults::none))?;
     let (base, wire_mm) = gone_wrong(&one, mishap, planned_mm, workshop)?;
@@ -147,7 +147,7 @@ pub fn rescued(
             && half.joined().is_none()
     });
     for other in others {
-        let single = PatternRequest { pieces_n: 1, singly: true, ..other.request.clone() };
+        let single = PatternRequest { pieces_n: 1, count_singles: true, ..other.request.clone() };
         let Some(blank_mm) = fits(&single) else { continue };
         let straighten = if bent.is_empty() { "" } else { text!("rescue-straighten") };
         let Some(anneal) = half.straightened_for(&bent, &single) else { continue };
@@ -160,7 +160,7 @@ pub fn rescued(
             anneal
         );
         options.extend(option(told, single, blank_mm, Some(other.id), unit));
-        if options.iter().filter(|one| one.kept.is_some()).count() >= MOST_KEPT {
+        if options.iter().filter(|one| one.saved.is_some()).count() >= MOST_KEPT {
             break;
         }
     }
@@ -203,7 +203,7 @@ fn option(
     unit: LengthUnit,
 ) -> Option<Rescue> {
     let drawing = request.form().ok()?.drawn(Side::Front, unit).drawing;
-    Some(Rescue { told, request, blank_mm, kept, drawing })
+    Some(Rescue { text: told, request, blank_mm, saved: kept, drawing })
 }
 
 /// The piece as it went wrong and the wire there is for it.
@@ -242,23 +242,23 @@ fn gone_wrong(
     };
     match mishap.wrong {
         Wrong::CutShort | Wrong::EndStarved => {
-            short.check("by", mishap.by)?;
-            Ok((base, planned_mm - mishap.by))
+            short.check("by", mishap.amount)?;
+            Ok((base, planned_mm - mishap.amount))
         }
         Wrong::EyeLarge => {
-            large.check("by", mishap.by)?;
+            large.check("by", mishap.amount)?;
             let eye =
                 has(&["eye_mm", "loop_mm", "inside_mm"]).ok_or_else(|| none(text!("rescue-eye-or-loop")))?;
-            set(eye, request.value(eye.name) + mishap.by)?;
+            set(eye, request.value(eye.name) + mishap.amount)?;
             Ok((base, planned_mm))
         }
         Wrong::SpiralLoose => {
-            large.check("by", mishap.by)?;
+            large.check("by", mishap.amount)?;
             let spiral = does(Operation::Spiral)?;
             let turns = has(&["turns_n"]).filter(|_| spiral).ok_or_else(|| none("spiral"))?;
             // Each turn lies so much further out: the wire is spent on fewer of them.
             let n = request.value(turns.name);
-            let more = std::f64::consts::PI * mishap.by * n * n;
+            let more = std::f64::consts::PI * mishap.amount * n * n;
             Ok((base, (planned_mm - more).max(0.0)))
         }
         Wrong::TurnsLifted => {
@@ -271,21 +271,23 @@ fn gone_wrong(
                 least: 2.0,
                 most: (request.value(turns.name)).max(2.0),
             }
-            .check("by", mishap.by)?;
+            .check("by", mishap.amount)?;
             // What is lifted besides the first is trimmed, and the cap is so many turns shorter.
-            set(turns, request.value(turns.name) - (mishap.by - 1.0))?;
+            set(turns, request.value(turns.name) - (mishap.amount - 1.0))?;
             Ok((base, planned_mm))
         }
         Wrong::OverHammered => {
             let h = request.wire.profile().thickness_mm();
             Span { noun: Text::named("rescue-thickness-left"), unit: " mm", least: 0.3 * h, most: h }
-                .check("by", mishap.by)?;
+                .check("by", mishap.amount)?;
             let hammered = has(&["hammered_mm"]).ok_or_else(|| none(text!("rescue-bend-that-hammered")))?;
-            set(hammered, mishap.by)?;
-            let used = (h / mishap.by).ln() / crate::wire::strength::strain_left(&request.wire);
+            set(hammered, mishap.amount)?;
+            let used = (h / mishap.amount).ln() / crate::wire::strength::strain_left(&request.wire);
             if used > 1.0 {
-                let said =
-                    text!("rescue-at-has-more-strain-than", by = caliper(mishap.by, workshop.habits.unit));
+                let said = text!(
+                    "rescue-at-has-more-strain-than",
+                    by = caliper(mishap.amount, workshop.habits.unit)
+                );
                 return Err(Fault::new("by", said).into());
             }
             // Hammered wire is longer: it fits as it lies.
@@ -302,7 +304,7 @@ fn as_it_is(mishap: WentWrong, base: &PatternRequest, gear: &Gear, unit: LengthU
         }
         Wrong::OverHammered => text!(
             "rescue-leave-at-harder-wider-there",
-            by = caliper(mishap.by, unit),
+            by = caliper(mishap.amount, unit),
             value = if Anneal::of(&base.wire, gear).is_ok() {
                 text!("rescue-anneal-before-any-further-bend")
             } else {

@@ -28,7 +28,7 @@ pub struct RodNow {
     /// The same now, mm.
     pub now_mm: f64,
     /// In a sentence: which rod, and where it stays the same, why and what would help.
-    pub told: String,
+    pub text: String,
 }
 
 /// The rod that the ring of a plan takes by the handbook, and with what was learned of its lot; nothing where no rod of the
@@ -62,7 +62,7 @@ pub fn rod_now(request: &RingRequest, lot: LotFactor, workshop: &Workshop) -> Op
         let rod = choice.candidates.into_iter().next()?;
         let plan = plan.target(inside_mm).on(rod.mandrel);
         let spread = plan.plan_in(workshop).ok()?.ring_inside_hand_mm;
-        Some((rod.shown, rod.ring_inside_diameter_mm, choice.mandrel_diameter_mm, plan, spread))
+        Some((rod.label, rod.ring_inside_diameter_mm, choice.mandrel_diameter_mm, plan, spread))
     };
     let (handbook, .., handbook_mm) = takes(&before)?;
     let (now, gives_mm, ideal_mm, request, now_mm) = takes(&of(lot))?;
@@ -86,7 +86,7 @@ pub fn rod_now(request: &RingRequest, lot: LotFactor, workshop: &Workshop) -> Op
             ideal_mm = shown(ideal_mm)
         )
     };
-    Some(RodNow { inside_mm, handbook, now, request, handbook_mm, now_mm, told })
+    Some(RodNow { inside_mm, handbook, now, request, handbook_mm, now_mm, text: told })
 }
 
 /// The coil to wind and measure next.
@@ -98,7 +98,7 @@ pub struct NextCoil {
     /// One standard deviation of the lot's factor once it is measured.
     pub spread: f64,
     /// In a sentence.
-    pub told: String,
+    pub text: String,
 }
 
 /// A coil is worth its wire when it leaves no more than this share of the spread.
@@ -157,6 +157,6 @@ pub fn next_coil(learned: &LotLearned, request: &RingRequest, workshop: &Worksho
             spread = per_cent(learned.spread),
             spread2 = per_cent(spread)
         );
-        NextCoil { rod, spread, told }
+        NextCoil { rod, spread, text: told }
     })
 }

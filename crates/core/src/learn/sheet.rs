@@ -55,7 +55,7 @@ pub struct NextReading {
     /// Which reading of it, from 1.
     pub of_readings_n: u32,
     /// In a sentence, with how.
-    pub told: String,
+    pub text: String,
 }
 
 /// A chart of one dimension.
@@ -86,7 +86,7 @@ pub struct CheckSheet {
     #[serde(skip_serializing_if = "Option::is_none")]
     pub next: Option<NextReading>,
     /// How it stands, in a sentence.
-    pub told: String,
+    pub text: String,
     /// A chart of each dimension that was measured of at least two pieces.
     pub charts: Vec<DimensionChart>,
     /// Of a trial: those that came before it, of the same pattern in the same wire, the first first.
@@ -148,7 +148,7 @@ impl PieceCheck {
         let next_blank = self.next_blank(&pieces, before, workshop)?;
         Ok(CheckSheet {
             next: self.next(&to_measure, &keys, &pieces),
-            told: told(&pieces, self.pieces_n),
+            text: told(&pieces, self.pieces_n),
             feedback: self.feedback(&to_measure, &pieces, workshop),
             to_measure,
             keys,
@@ -208,7 +208,7 @@ impl PieceCheck {
                         piece_n,
                         key: key.clone(),
                         of_readings_n: read_n + 1,
-                        told: format!("{}{of_n}", one.how),
+                        text: format!("{}{of_n}", one.how),
                     }
                 })
             })

@@ -98,7 +98,7 @@ impl Simulated {
         let hand = &self.hand;
         let mut chance =
             self.chance(For::Piece, &[lot_n.cast_unsigned(), nth, wound.mandrel.diameter_mm.to_bits()]);
-        let mut off = chance.normal(hand.hugging_mm);
+        let mut off = chance.normal(hand.coil_slack_mm);
         if of == Inside::Ring {
             off += chance.normal(hand.closing_mm);
             if wound.cutting.method == Method::Saw {

@@ -53,7 +53,7 @@ pub struct SourceSpread {
     /// Which.
     pub source: Source,
     /// What it is called.
-    pub shown: String,
+    pub label: String,
     /// One standard deviation here, mm.
     pub mm: f64,
     /// The same before anything was measured, mm.
@@ -73,7 +73,7 @@ pub struct OwnSpread {
     /// The hand as it was learned, to be taken into the workshop's habits.
     pub hand: HandSpread,
     /// What would narrow it most, in a sentence.
-    pub told: String,
+    pub text: String,
 }
 
 /// The handbook's figure counts as much as so many differences.
@@ -171,7 +171,7 @@ pub fn learned(readings: &[Readings], hand: &HandSpread, metal_mm: f64, unit: Le
     let means =
         grouped(coils.iter().map(|((setup, _, is_cut), of)| (2 * setup + u64::from(*is_cut), mean(of))));
     let of_setups = means.iter().map(|coils| Squares::of(coils)).fold(Squares::default(), Squares::and);
-    let hugging = of_setups.own(lower, handbook.hugging_mm);
+    let hugging = of_setups.own(lower, handbook.coil_slack_mm);
     let rounded = |mm: f64| (mm * 1000.0).round() / 1000.0;
     let scaled = |mm: f64, now: f64, before: f64| rounded(mm * now.sqrt() / before);
     let hand = HandSpread {
@@ -179,13 +179,13 @@ pub fn learned(readings: &[Readings], hand: &HandSpread, metal_mm: f64, unit: Le
         caliper_mm: scaled(handbook.caliper_mm, reading, reading_0),
         closing_mm: scaled(handbook.closing_mm, cut, cut_0),
         kerf_mm: scaled(handbook.kerf_mm, cut, cut_0),
-        hugging_mm: rounded(hugging.sqrt()),
+        coil_slack_mm: rounded(hugging.sqrt()),
         ..*hand
     };
     let rows = [
         (Source::Metal, metal_mm, metal_mm, 0.0),
         (Source::Rod, hand.rod_mm, handbook.rod_mm, 0.0),
-        (Source::Hand, hugging.sqrt(), handbook.hugging_mm, of_setups.n),
+        (Source::Hand, hugging.sqrt(), handbook.coil_slack_mm, of_setups.n),
         (Source::Cut, cut.sqrt(), cut_0, of_coils.n),
         (Source::Reading, reading.sqrt(), reading_0, within.n),
     ];
@@ -194,7 +194,7 @@ pub fn learned(readings: &[Readings], hand: &HandSpread, metal_mm: f64, unit: Le
         .iter()
         .map(|(source, mm, handbook_mm, n)| SourceSpread {
             source: *source,
-            shown: source.shown().to_owned(),
+            label: source.shown().to_owned(),
             mm: *mm,
             handbook_mm: *handbook_mm,
             share: if all > 0.0 { mm * mm / all } else { 0.0 },
@@ -204,7 +204,7 @@ pub fn learned(readings: &[Readings], hand: &HandSpread, metal_mm: f64, unit: Le
         .collect();
     sources.sort_by(|a, b| b.share.total_cmp(&a.share));
     let told = sources.first().map_or(String::new(), |first| narrows(first, unit));
-    OwnSpread { sources, hand, told }
+    OwnSpread { sources, hand, text: told }
 }
 
 fn narrows(first: &SourceSpread, unit: LengthUnit) -> String {
@@ -221,7 +221,7 @@ fn narrows(first: &SourceSpread, unit: LengthUnit) -> String {
     };
     text!(
         "learn-spread-most-total",
-        shown = first.shown,
+        shown = first.label,
         mm = caliper(first.mm, unit),
         share = fixed(100.0 * first.share, 0),
         what

@@ -44,7 +44,7 @@ pub struct NextBlank {
     #[serde(skip_serializing_if = "Option::is_none")]
     pub allowance_spread_mm: Option<f64>,
     /// What to do, in a sentence.
-    pub told: String,
+    pub text: String,
     /// Why, a sentence each.
     pub reasons: Vec<String>,
     /// Marks to move, a sentence each.
@@ -133,7 +133,7 @@ pub fn next(request: &PatternRequest, trials: &[Trial], workshop: &Workshop) -> 
         steps,
         allowance_mm,
         allowance_spread_mm,
-        told: told(steps, blank_mm, unit),
+        text: told(steps, blank_mm, unit),
         reasons: reasons(&plain, last, (planned_mm, allowance_mm), trials.len(), unit),
         marks,
         good,

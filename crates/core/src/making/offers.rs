@@ -30,7 +30,7 @@ pub(crate) trait Routed: Clone {
 pub(crate) fn tried<R: Routed>(request: &R, workshop: &Workshop) -> (bool, String) {
     match request.told(workshop) {
         Ok(told) => (true, told),
-        Err(faults) => (false, faults.0.first().map_or(String::new(), |fault| fault.sentence.clone())),
+        Err(faults) => (false, faults.0.first().map_or(String::new(), |fault| fault.message.clone())),
     }
 }
 
@@ -57,7 +57,7 @@ fn methods<R: Routed>(request: &R, workshop: &Workshop) -> Vec<Choice<R>> {
             let effect = if possible { text!("offers-then", trade = answer.trade, figures) } else { figures };
             offers.push(Choice {
                 group: Some(question.question.to_owned()),
-                ..Choice::of(answer.shown.to_owned(), effect, chosen, possible || chosen, other)
+                ..Choice::of(answer.label.to_owned(), effect, chosen, possible || chosen, other)
             });
         }
     }

@@ -273,7 +273,7 @@ pub struct Step {
     pub caution: Option<&'static str>,
     /// How much of what its metal bears the wire has spent by then, in a sentence; nothing where none is spent.
     #[serde(skip_serializing_if = "String::is_empty")]
-    pub spent: String,
+    pub strain_text: String,
     /// What it takes.
     pub takes: Takes,
     /// The workpiece afterwards.
@@ -353,7 +353,7 @@ pub fn run(route: &[Box<dyn Perform + '_>], piece: Workpiece, bench: &Bench) -> 
             misfit: done.misfit.is_some() || lacking.is_some(),
             unfit: done.misfit.or(lacking),
             caution: done.caution,
-            spent: spent(&piece),
+            strain_text: spent(&piece),
             takes,
             workpiece: piece.clone(),
         });

@@ -24,7 +24,7 @@ words! {
 /// What a piece ought to bear, worn so.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct Ought {
+pub struct RequiredLoad {
     /// How it is worn.
     pub wear: Wear,
     /// What it ought to bear before it first stays open a little, N.
@@ -59,9 +59,9 @@ impl Wear {
     /// assert!(!Wear::Bracelet.ought(5.0).bears);
     /// ```
     #[must_use]
-    pub fn ought(self, first_set_n: f64) -> Ought {
+    pub fn ought(self, first_set_n: f64) -> RequiredLoad {
         let (least_n, why) = self.least_n();
-        Ought { wear: self, least_n, why, bears: first_set_n >= least_n }
+        RequiredLoad { wear: self, least_n, why, bears: first_set_n >= least_n }
     }
 }
 
@@ -74,21 +74,21 @@ impl Wear {
 /// assert_eq!(fit_for(&ought), "light necklace");
 /// ```
 #[must_use]
-pub fn fit_for(ought: &[Ought]) -> &'static str {
+pub fn fit_for(ought: &[RequiredLoad]) -> &'static str {
     let bears = ought.iter().rfind(|one| one.bears);
     bears.map_or("practice", |one| one.wear.shown().trim_start_matches("a "))
 }
 
 /// What a piece that first stays open at a load is fit for; none where nothing pulls at it.
 pub(crate) fn ought_to_bear(worn: &[Wear], first_set_n: f64) -> Option<Figure> {
-    let ought: Vec<Ought> = worn.iter().map(|wear| wear.ought(first_set_n)).collect();
+    let ought: Vec<RequiredLoad> = worn.iter().map(|wear| wear.ought(first_set_n)).collect();
     let why: Vec<String> = ought
         .iter()
         .map(|one| format!("{}: {:.0} N. {}", capital(one.wear.shown()), one.least_n, one.why))
         .collect();
     let first = ought.first()?;
     let mut fit = figure(
-        "ought",
+        "required",
         Question::WillItHold,
         text!("wear-strong-enough-for"),
         fit_for(&ought).to_owned(),

@@ -116,7 +116,7 @@ impl Bag {
     ///     filled_on: date(2026, 3, 2), place: String::new(), n: 12, note: String::new(),
     /// };
     /// assert_eq!(bag.counted(Counting::TakenOut, 5).unwrap().n, 7);
-    /// assert!(bag.counted(Counting::TakenOut, 13).unwrap_err().sentence.contains("there are 12 in it"));
+    /// assert!(bag.counted(Counting::TakenOut, 13).unwrap_err().message.contains("there are 12 in it"));
     /// ```
     ///
     /// # Errors

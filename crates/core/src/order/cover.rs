@@ -28,7 +28,7 @@ words! {
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct LineStanding {
     /// How many are owed.
-    pub owed_n: u32,
+    pub to_deliver_n: u32,
     /// How many of them lie in bags.
     pub in_bags_n: u32,
     /// How many of them are on their way, spares left out.
@@ -96,7 +96,7 @@ pub fn cover(
                 () if under_way_n > 0 => OrderState::InTheMaking,
                 () => OrderState::Ready,
             };
-            all[at].push(LineStanding { owed_n, in_bags_n, under_way_n, to_make_n, state });
+            all[at].push(LineStanding { to_deliver_n: owed_n, in_bags_n, under_way_n, to_make_n, state });
         }
     }
     all

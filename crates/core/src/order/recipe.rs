@@ -32,11 +32,11 @@ pub struct UnknownSingle {
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Recipe {
     /// What it is, in its own sentence.
-    pub sentence: String,
+    pub description: String,
     /// The piece.
     pub piece: Piece,
     /// What it would measure, against what was measured.
-    pub told: String,
+    pub text: String,
     /// It drawn.
     pub drawing: Drawing,
     /// Colour of its bare metal, `#rrggbb`.
@@ -76,7 +76,7 @@ impl UnknownSingle {
     /// let measured = Single { wire_mm: Some(1.0), long_mm: Some(8.0), short_mm: Some(8.0), inside_mm: Some(6.0) };
     /// let recipes = UnknownSingle { measured, metal: Metal::Copper }.recipes(&Workshop::default()).unwrap();
     /// // A ring; on a rod that is a little thinner, since it springs open.
-    /// assert!(recipes[0].sentence.contains("ring"));
+    /// assert!(recipes[0].description.contains("ring"));
     /// ```
     ///
     /// # Errors
@@ -112,7 +112,7 @@ impl UnknownSingle {
     /// A pattern in such wire that measures so, as near to how it is usually made as that allows.
     fn finding(&self, kind: Kind, size_mm: f64, workshop: &Workshop) -> Option<Recipe> {
         let wire = Wire::round(self.metal, size_mm, kind.0.usual().temper);
-        let usual = PatternRequest { wire, singly: true, ..PatternRequest::usual(kind) };
+        let usual = PatternRequest { wire, count_singles: true, ..PatternRequest::usual(kind) };
         let recipes = self.with_turns(&usual).into_iter().filter_map(|started| {
             let solved = tidied(self.solved(&started)?);
             let unusual = unusual(&solved, &usual);
@@ -202,11 +202,11 @@ impl UnknownSingle {
 
     fn recipe(&self, piece: Piece, unusual: f64, workshop: &Workshop) -> Option<Recipe> {
         let unit = workshop.habits.unit;
-        let Likeness { fits, told, .. } = self.measured.likeness(0, &piece, unit)?;
+        let Likeness { fits, text: told, .. } = self.measured.likeness(0, &piece, unit)?;
         let thumbnail = fits.then(|| piece.thumbnail(workshop).ok())??;
         let sentence = piece.sentence(unit);
         let colour = piece.wire().metal.figures().colour.to_owned();
-        Some(Recipe { sentence, piece, told, drawing: thumbnail.drawing, colour, unusual })
+        Some(Recipe { description: sentence, piece, text: told, drawing: thumbnail.drawing, colour, unusual })
     }
 }
 

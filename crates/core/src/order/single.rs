@@ -33,7 +33,7 @@ pub struct Likeness {
     /// How far off it is at the worst, as a multiple of what handwork is allowed.
     pub off: f64,
     /// What it would measure, against what was measured.
-    pub told: String,
+    pub text: String,
 }
 
 /// What handwork and a caliper are allowed to be off: of the wire, across the piece, of a loop, mm.
@@ -127,7 +127,7 @@ impl Single {
                 measured = caliper(measured, unit)
             ));
         }
-        Some(Likeness { of, fits: off <= 1.0, off, told: told.join(", ") })
+        Some(Likeness { of, fits: off <= 1.0, off, text: told.join(", ") })
     }
 }
 

@@ -56,7 +56,7 @@ pub fn to_begin(orders: &[Covered], workshop: &Workshop) -> (Vec<Wanted>, Vec<Un
                 }
                 Err(faults) => {
                     let sentence = text!("to-make-cannot-be-made-with-workshop", name = line.name, faults);
-                    cannot.push(Unmet { of: job, orders: vec![of.id], sentence });
+                    cannot.push(Unmet { of: job, orders: vec![of.id], text: sentence });
                 }
             }
         }

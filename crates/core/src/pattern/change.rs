@@ -138,8 +138,8 @@ impl PatternRequest {
             |field: &str, what: &str, known: &[&str]| Fault::new(field, words::unknown(what, text, known));
         match slot {
             "pieces" => {
-                let (pieces_n, singly) = read_pieces(text, self.singly)?;
-                (changed.pieces_n, changed.singly) = (pieces_n, singly && self.kind.0.paired);
+                let (pieces_n, singly) = read_pieces(text, self.count_singles)?;
+                (changed.pieces_n, changed.count_singles) = (pieces_n, singly && self.kind.0.paired);
             }
             "size" => {
                 let read = length::read_size(text, workshop.habits);
@@ -321,10 +321,10 @@ impl PatternRequest {
 /// Whether a request can be made, and what it would give in a few words.
 fn effect(request: &PatternRequest, workshop: &Workshop) -> (bool, String) {
     match request.finished(workshop) {
-        Err(faults) => (false, faults.0.first().map_or(String::new(), |fault| fault.sentence.clone())),
+        Err(faults) => (false, faults.0.first().map_or(String::new(), |fault| fault.message.clone())),
         Ok(finished) => {
             let used = finished.tightest().map_or(0.0, |(_, share)| share);
-            let load = finished.holds().map(|holds| load_told(holds.comes_off_n));
+            let load = finished.holds().map(|holds| load_told(holds.pulls_open_n));
             let gives = load.map_or(String::new(), |load| text!("pattern-change-pulls-open-at", load));
             let cut = on_ruler(finished.blank.flush_mm, workshop.habits.unit);
             (

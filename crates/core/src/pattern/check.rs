@@ -55,14 +55,14 @@ pub struct Check {
     /// How much attention it asks for.
     pub level: Level,
     /// What was found, in a sentence.
-    pub sentence: String,
+    pub text: String,
     /// The segment it is about, by its place along the wire.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub segment_n: Option<usize>,
 }
 
 fn check(about: About, level: Option<Level>, sentence: String, segment_n: Option<usize>) -> Check {
-    Check { about, ok: level.is_none(), level: level.unwrap_or(Level::Note), sentence, segment_n }
+    Check { about, ok: level.is_none(), level: level.unwrap_or(Level::Note), text: sentence, segment_n }
 }
 
 /// Where an end face lands.
@@ -348,7 +348,7 @@ impl FormedPiece<'_> {
             (Worn::Ear, f) if f.nickel == Nickel::Bound => {
                 (Level::Watch, text!("pattern-check-contains-bound-nickel-ask-wearer", name))
             }
-            (Worn::Ear, f) if f.rusts || f.tires => {
+            (Worn::Ear, f) if f.rusts || f.fatigues => {
                 (Level::Stop, text!("pattern-check-does-not-belong-in-ear", name))
             }
             _ => return,

@@ -32,7 +32,7 @@ pub struct DrawnPart {
     pub spent_share: f64,
     /// How much attention that asks for.
     #[serde(skip_serializing_if = "Option::is_none")]
-    pub spent: Option<Level>,
+    pub strain_level: Option<Level>,
 }
 
 /// A drawing with its segments told apart.
@@ -88,7 +88,7 @@ fn told_apart(parts: Vec<(usize, BezPath)>) -> Vec<DrawnPart> {
             path: svg_path(&path),
             middle: Place { x_mm: middle.x, y_mm: middle.y },
             spent_share: 0.0,
-            spent: None,
+            strain_level: None,
         }
     };
     parts.into_iter().map(part).collect()
@@ -128,7 +128,7 @@ impl DrawnPiece {
             let middle = f64::midpoint(*from, *to) - workpiece.gone_mm();
             let there = workpiece.stretches.iter().find(|s| s.from_mm <= middle && middle <= s.to_mm);
             part.spent_share = there.map_or(0.0, |stretch| stretch.spent_share);
-            part.spent = match part.spent_share {
+            part.strain_level = match part.spent_share {
                 share if share > CRACK_STRAIN => Some(Level::Stop),
                 share if share > WATCH_STRAIN => Some(Level::Watch),
                 _ => None,

@@ -299,7 +299,7 @@ impl FormedPiece<'_> {
         if !segment.flattened_first {
             return self.bending;
         }
-        let spent = self.bending.flow.spent + self.hammered(i);
+        let spent = self.bending.flow.prior_strain + self.hammered(i);
         let profile = segment.bent_profile(self.design.profile);
         Bending { profile, ..Bending::after(&self.request.wire, spent) }
     }

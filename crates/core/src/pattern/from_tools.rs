@@ -238,7 +238,7 @@ impl PatternRequest {
                     mark = on_ruler(mark, unit),
                     mm = on_ruler(mm, unit)
                 ),
-                None => fault.0.into_iter().next().map_or(String::new(), |fault| fault.sentence),
+                None => fault.0.into_iter().next().map_or(String::new(), |fault| fault.message),
             };
             Fault::new("cut_mm", said)
         })?;

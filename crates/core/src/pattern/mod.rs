@@ -98,8 +98,8 @@ pub struct PatternRequest {
     #[serde(default = "one")]
     pub pieces_n: u32,
     /// Whether single pieces are counted, though the pattern is usually counted in pairs.
-    #[serde(default, skip_serializing_if = "std::ops::Not::not")]
-    pub singly: bool,
+    #[serde(alias = "singly", default, skip_serializing_if = "std::ops::Not::not")]
+    pub count_singles: bool,
     /// Whether it is made the other way round, as in a mirror.
     #[serde(default, skip_serializing_if = "std::ops::Not::not")]
     pub mirrored: bool,
@@ -140,7 +140,7 @@ impl PatternRequest {
             parameters: BTreeMap::new(),
             wire: kind.0.usual(),
             pieces_n: 1,
-            singly: false,
+            count_singles: false,
             mirrored: false,
             plier: None,
             ends: BlankEnds::default(),
@@ -182,7 +182,7 @@ impl PatternRequest {
 
     /// Whether its count is of pairs.
     pub fn in_pairs(&self) -> bool {
-        self.kind.0.paired && !self.singly
+        self.kind.0.paired && !self.count_singles
     }
 
     /// Blanks to cut: two for a pair.

@@ -62,7 +62,7 @@ pub struct Parameter {
     pub none: Option<Text>,
     /// What it is, in a sentence.
     #[cfg_attr(feature = "schema", schema(value_type = String))]
-    pub sentence: Text,
+    pub description: Text,
 }
 
 impl PartialEq for Parameter {
@@ -81,24 +81,35 @@ pub(crate) fn tidy(mm: f64) -> f64 {
 }
 
 impl Parameter {
-    const fn number(name: &'static str, label: Text, unit: Unit, span: [f64; 3], sentence: Text) -> Self {
+    const fn number(name: &'static str, label: Text, unit: Unit, span: [f64; 3], description: Text) -> Self {
         let [default, min, max] = span;
-        Self { name, label, unit, default, min, max, usual: Usual::Fixed, options: &[], none: None, sentence }
+        Self {
+            name,
+            label,
+            unit,
+            default,
+            min,
+            max,
+            usual: Usual::Fixed,
+            options: &[],
+            none: None,
+            description,
+        }
     }
 
     /// A length: default, least and most in mm.
-    pub const fn mm(name: &'static str, label: Text, span: [f64; 3], sentence: Text) -> Self {
-        Self::number(name, label, Unit::Mm, span, sentence)
+    pub const fn mm(name: &'static str, label: Text, span: [f64; 3], description: Text) -> Self {
+        Self::number(name, label, Unit::Mm, span, description)
     }
 
     /// An angle: default, least and most in degrees.
-    pub const fn deg(name: &'static str, label: Text, span: [f64; 3], sentence: Text) -> Self {
-        Self::number(name, label, Unit::Deg, span, sentence)
+    pub const fn deg(name: &'static str, label: Text, span: [f64; 3], description: Text) -> Self {
+        Self::number(name, label, Unit::Deg, span, description)
     }
 
     /// A number of turns.
-    pub const fn turns(name: &'static str, label: Text, span: [f64; 3], sentence: Text) -> Self {
-        Self::number(name, label, Unit::Turns, span, sentence)
+    pub const fn turns(name: &'static str, label: Text, span: [f64; 3], description: Text) -> Self {
+        Self::number(name, label, Unit::Turns, span, description)
     }
 
     /// One of a few ways; the first if left out. `max` is the number of the last.
@@ -107,9 +118,9 @@ impl Parameter {
         label: Text,
         options: &'static [Text],
         max: f64,
-        sentence: Text,
+        description: Text,
     ) -> Self {
-        Self { options, ..Self::number(name, label, Unit::Choice, [0.0, 0.0, max], sentence) }
+        Self { options, ..Self::number(name, label, Unit::Choice, [0.0, 0.0, max], description) }
     }
 
     /// The same, in proportion to the wire where nobody chose it.

@@ -162,7 +162,7 @@ impl FinishedFinding<'_> {
             height_mm: size.y,
             width_mm: size.x,
             depth_mm: size.z,
-            opens_n: self.holds().filter(|holds| !holds.closed).map(|holds| holds.comes_off_n),
+            opens_n: self.holds().filter(|holds| !holds.closed).map(|holds| holds.pulls_open_n),
         }
     }
 

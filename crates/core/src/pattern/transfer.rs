@@ -78,7 +78,7 @@ impl PatternRequest {
         // Where this workshop can make both, what is different about making them.
         match (self.finished(workshop), request.finished(workshop)) {
             (Ok(old), Ok(new)) => differences.extend(in_the_making(&old, &new, unit)),
-            (_, Err(faults)) => differences.extend(faults.0.first().map(|fault| fault.sentence.clone())),
+            (_, Err(faults)) => differences.extend(faults.0.first().map(|fault| fault.message.clone())),
             (Err(_), Ok(_)) => {}
         }
         Ok(Transferred { request, differences })
@@ -96,7 +96,7 @@ fn in_the_making(old: &FinishedFinding, new: &FinishedFinding, unit: LengthUnit)
         text!("transfer-tightest-bend-uses-stretch-metal", new = used(new), old = used(old)),
     ];
     if let (Some(a), Some(b)) = (old.holds(), new.holds()) {
-        let (a, b) = (load_told(a.comes_off_n), load_told(b.comes_off_n));
+        let (a, b) = (load_told(a.pulls_open_n), load_told(b.pulls_open_n));
         differences.push(text!("transfer-pulls-open-at-about-instead", b, a));
     }
     differences.push(text!("transfer-bend-takes-times-effort", new = shown(new.effort() / old.effort(), 2)));

@@ -143,7 +143,7 @@ impl<'a> Writing<'a> {
                     .unwrap_or_default()
                     .as_str();
                 let counted = (request.value("wraps_n"), rule);
-                route.push(Box::new(Wrap { what, formed, goes_on: n > 0, counted, hint }));
+                route.push(Box::new(Wrap { what, formed, continues: n > 0, counted, hint }));
                 let last = self.formed.design.segments.len() - 1;
                 let (left, right) = (self.blank.left_tail_mm, self.blank.right_tail_mm);
                 let done = n + 1 == step.segments.len();

@@ -122,7 +122,7 @@ impl InHand {
         let ring = Self::of_rings(&request.ring, &finished.rings);
         let mut plain = request.clone();
         // Spares, and how its rings are made, are not how it is in the hand.
-        (plain.chains_n, plain.spares_n, plain.spoiled_share) = (1, 0, 0.0);
+        (plain.chains_n, plain.spares_n, plain.scrap_share) = (1, 0, 0.0);
         plain.ring = RingRequest::new(plain.ring.wire.clone(), Mandrel::round(1.0), 1);
         plain.ring.wire.lot = None;
         Self { shape: Shape::Chain { request: Box::new(plain), ring: Box::new(ring.clone()) }, ..ring }

@@ -20,7 +20,7 @@ pub struct Fit {
     /// Whether it goes in and stays.
     pub ok: bool,
     /// What was found, in a sentence.
-    pub sentence: String,
+    pub text: String,
 }
 
 /// A part of a piece that wire can pass through.
@@ -156,9 +156,9 @@ pub fn mate(first: &Piece, second: &Piece, workshop: &Workshop) -> Result<Vec<Fi
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct PartHolds {
     /// What it is called: `hook clasp`.
-    pub called: &'static str,
+    pub name: &'static str,
     /// What it holds, in words; that it does not bear where it does not.
-    pub told: String,
+    pub text: String,
     /// What it holds; nothing of what does not bear.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub holds: Option<Holds>,
@@ -171,7 +171,7 @@ pub struct SetStrength {
     /// The parts, the weakest first, what does not bear last.
     pub parts: Vec<PartHolds>,
     /// Which gives first, in a sentence.
-    pub sentence: String,
+    pub text: String,
 }
 
 /// Most parts of a set.
@@ -187,9 +187,9 @@ const MOST_PARTS: usize = 20;
 ///
 /// let part = |kind: &str| Piece::Finding(PatternRequest::usual(kind.parse().unwrap()));
 /// let set = weakest(&[part("hook-clasp"), part("figure-eight"), part("s-clasp")], &Workshop::default()).unwrap();
-/// let load = |i: usize| set.parts[i].holds.unwrap().comes_off_n;
+/// let load = |i: usize| set.parts[i].holds.unwrap().pulls_open_n;
 /// assert!(load(0) <= load(1) && load(1) <= load(2));
-/// assert!(set.sentence.contains(set.parts[0].called));
+/// assert!(set.text.contains(set.parts[0].name));
 /// ```
 ///
 /// # Errors
@@ -204,27 +204,27 @@ pub fn weakest(parts: &[Piece], workshop: &Workshop) -> Result<SetStrength, Faul
         let finished = piece.finished(workshop);
         let holds = finished.map_err(|faults| faults.within(&format!("parts[{i}]")))?.holds;
         let told = holds.map_or(text!("mate-has-nothing-that-opens").to_owned(), |holds| holds.told());
-        held.push(PartHolds { called: piece.called(), told, holds });
+        held.push(PartHolds { name: piece.called(), text: told, holds });
     }
-    let load = |part: &PartHolds| part.holds.map_or(f64::INFINITY, |holds| holds.comes_off_n);
+    let load = |part: &PartHolds| part.holds.map_or(f64::INFINITY, |holds| holds.pulls_open_n);
     held.sort_by(|a, b| load(a).total_cmp(&load(b)));
     let sentence = match held.as_slice() {
         [weak, next, ..] if weak.holds.is_some() => {
             let others = next.holds.map_or(String::new(), |holds| {
-                text!("mate-pulls-open-at", called = next.called, comes_off_n = load_told(holds.comes_off_n))
+                text!("mate-pulls-open-at", called = next.name, comes_off_n = load_told(holds.pulls_open_n))
             });
-            text!("mate-pulled-apart-gives-way-first", called = weak.called, told = weak.told, others)
+            text!("mate-pulled-apart-gives-way-first", called = weak.name, told = weak.text, others)
         }
         _ => text!("mate-nothing-in-this-set-opens").to_owned(),
     };
-    Ok(SetStrength { parts: held, sentence })
+    Ok(SetStrength { parts: held, text: sentence })
 }
 
 /// Which of two gives first when they are pulled apart.
 fn gives_first(first: &Piece, second: &Piece, workshop: &Workshop) -> Option<Fit> {
     let set = weakest(&[first.clone(), second.clone()], workshop).ok()?;
     let both = set.parts.iter().all(|part| part.holds.is_some());
-    both.then_some(Fit { ok: true, sentence: set.sentence })
+    both.then_some(Fit { ok: true, text: set.text })
 }
 
 fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs, unit: LengthUnit) -> Fit {
@@ -233,16 +233,16 @@ fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs, unit: LengthUnit) -> Fit {
     let inside = caliper(hole.inside_mm, unit);
     if wire_mm + CLEARANCE_MM > hole.inside_mm {
         let sentence = text!("mate-wire-does-not-fit-through", what = hole.what, wire, inside);
-        return Fit { ok: false, sentence };
+        return Fit { ok: false, text: sentence };
     }
     match hole.mouth_mm {
         Some(mouth) if mouth < wire_mm + CLEARANCE_MM => {
             let sentence = text!("mate-its-mouth-too-narrow-for", what, mouth = caliper(mouth, unit), wire);
-            Fit { ok: false, sentence }
+            Fit { ok: false, text: sentence }
         }
         Some(mouth) => {
             let sentence = text!("mate-wire-goes-in-through-mouth", what, wire, mouth = caliper(mouth, unit));
-            Fit { ok: true, sentence }
+            Fit { ok: true, text: sentence }
         }
         None => {
             let open = if guest.holes.iter().any(|hole| hole.mouth_mm.is_some()) {
@@ -258,7 +258,7 @@ fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs, unit: LengthUnit) -> Fit {
                 inside_mm = caliper(hole.inside_mm - wire_mm, unit),
                 open
             );
-            Fit { ok: true, sentence }
+            Fit { ok: true, text: sentence }
         }
     }
 }

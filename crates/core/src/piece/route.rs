@@ -6,7 +6,7 @@ use super::{Blanks, Piece};
 use crate::fault::Faults;
 use crate::making::holds::Holds;
 use crate::making::takes::{Lost, WireLost};
-use crate::making::wear::{Ought, Wear};
+use crate::making::wear::{RequiredLoad, Wear};
 use crate::making::{Made, Step, Workpiece};
 use crate::tool::method::Methods;
 use crate::tool::workshop::Workshop;
@@ -53,7 +53,7 @@ pub struct Totals {
     #[serde(skip_serializing_if = "Option::is_none")]
     pub holds: Option<Holds>,
     /// What it ought to bear where it may be worn; nothing for what does not bear.
-    pub ought: Vec<Ought>,
+    pub required: Vec<RequiredLoad>,
     /// The workpiece at the end.
     pub workpiece: Workpiece,
 }
@@ -61,7 +61,7 @@ pub struct Totals {
 impl Piece {
     /// What it ought to bear where it may be worn, where it first stays open at a load, N.
     #[must_use]
-    pub fn ought(&self, first_set_n: f64) -> Vec<Ought> {
+    pub fn ought(&self, first_set_n: f64) -> Vec<RequiredLoad> {
         let worn: &[Wear] = match self {
             Self::Finding(request) => request.kind.0.wears(),
             Self::Rings(_) | Self::Chain(_) => &Wear::AROUND,
@@ -135,7 +135,7 @@ impl Piece {
             unattended_min,
             effort: most(|step| step.takes.effort),
             strain_used: most(|step| step.numbers.strain_used.unwrap_or(0.0)),
-            ought: holds.map_or(vec![], |holds| self.ought(holds.first_set_n)),
+            required: holds.map_or(vec![], |holds| self.ought(holds.first_set_n)),
             holds,
             workpiece,
         }

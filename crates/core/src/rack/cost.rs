@@ -85,7 +85,7 @@ pub struct Cost {
     /// The sum for one piece, with its numbers.
     pub working: String,
     /// What it comes to against buying, in a sentence.
-    pub sentence: String,
+    pub text: String,
 }
 
 /// What is known of a piece's cost before anything is typed.
@@ -95,7 +95,7 @@ pub struct CostStart {
     /// Filled in as far as it is known: wire, its price, the hour rate, how many, the minutes of its route.
     pub request: CostRequest,
     /// The wire in words.
-    pub wire_shown: String,
+    pub wire_label: String,
     /// Where its price comes from, in a sentence.
     pub price_from: String,
 }
@@ -151,7 +151,7 @@ impl CostStart {
             pieces_n,
         };
         let wires: Vec<String> = cut.iter().map(|(wire, _)| wire.shown(unit)).collect();
-        Ok(Self { request, wire_shown: wires.join(text!("sentence-and")), price_from: price_from.join(" ") })
+        Ok(Self { request, wire_label: wires.join(text!("sentence-and")), price_from: price_from.join(" ") })
     }
 }
 
@@ -290,7 +290,7 @@ impl CostRequest {
             break_even_n,
             hour_earns,
             working,
-            sentence,
+            text: sentence,
         })
     }
 }

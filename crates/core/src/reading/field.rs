@@ -67,7 +67,7 @@ pub struct TypedField {
     /// What is typed.
     pub text: String,
     /// What it asks for.
-    pub reads: Reads,
+    pub input: Reads,
     /// Whether the form cannot do without it.
     #[serde(default)]
     pub needed: bool,
@@ -97,12 +97,12 @@ pub struct ReadField {
 /// use lorimant_core::reading::field::{Reads, TypedField, read};
 /// use lorimant_core::words::length::Habits;
 ///
-/// let typed = |text: &str, reads| TypedField { field: "it".into(), text: text.into(), reads, needed: true };
+/// let typed = |text: &str, reads| TypedField { field: "it".into(), text: text.into(), input: reads, needed: true };
 /// let habits = Habits::default();
 /// let share = read(&[typed("5 %", Reads::Percent)], None, habits).unwrap();
 /// assert_eq!(share[0].value, Some(0.05));
 /// let faults = read(&[typed("1,250", Reads::Money)], None, habits).unwrap_err();
-/// assert_eq!(faults.0[0].sentence, "“1,250” could be 1.25 or 1250. Write it as one of these.");
+/// assert_eq!(faults.0[0].message, "“1,250” could be 1.25 or 1250. Write it as one of these.");
 /// ```
 ///
 /// # Errors
@@ -120,11 +120,11 @@ impl TypedField {
         let text = self.text.trim();
         let fault = |said: String| Fault::new(self.field.as_str(), said);
         if text.is_empty() {
-            let said = || text!("field-nothing-entered-write-as", reads = self.reads.example());
+            let said = || text!("field-nothing-entered-write-as", reads = self.input.example());
             return if self.needed { Err(fault(said())) } else { Ok(found) };
         }
         let lower = text.to_lowercase();
-        let value = match self.reads {
+        let value = match self.input {
             Reads::Lengths => {
                 found.values = Some(lengths(text, habits).map_err(fault)?);
                 return Ok(found);
@@ -152,11 +152,11 @@ impl TypedField {
 
     /// What is wrong, in the words of what the field asks for, unless what was said already tells more.
     fn sentence(&self, said: String) -> String {
-        let tells = matches!(self.reads, Reads::Length | Reads::Over | Reads::OfWire);
-        if tells || (either_way(&self.text) && self.reads != Reads::Count) {
+        let tells = matches!(self.input, Reads::Length | Reads::Over | Reads::OfWire);
+        if tells || (either_way(&self.text) && self.input != Reads::Count) {
             return said;
         }
-        let (text, noun, example) = (quoted(&self.text), self.reads.shown(), self.reads.example());
+        let (text, noun, example) = (quoted(&self.text), self.input.shown(), self.input.example());
         text!("field-not-valid-write-as", text, noun, example)
     }
 }

@@ -79,7 +79,7 @@ pub struct Candidate {
     /// The rod, with its layers of tape.
     pub mandrel: Mandrel,
     /// Its name as the sentence has it.
-    pub shown: String,
+    pub label: String,
     /// Inside of the ring it gives, mm.
     pub ring_inside_diameter_mm: f64,
     /// How much larger (+) or smaller (−) than wanted, mm.
@@ -307,7 +307,7 @@ impl RingTarget {
                 let shown = mandrel.shown_in(workshop.habits.unit);
                 Candidate {
                     mandrel,
-                    shown,
+                    label: shown,
                     ring_inside_diameter_mm: inside.across(),
                     off_mm: self.off(inside),
                 }

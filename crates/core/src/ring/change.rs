@@ -328,7 +328,7 @@ impl RingRequest {
 fn effect(slot: Slot, request: &RingRequest, plan: &Result<RingPlan, Faults>, unit: LengthUnit) -> String {
     let plan = match plan {
         Ok(plan) => plan,
-        Err(faults) => return faults.0.first().map_or(String::new(), |fault| fault.sentence.clone()),
+        Err(faults) => return faults.0.first().map_or(String::new(), |fault| fault.message.clone()),
     };
     let ring =
         text!("ring-change-ring", ring_inside_diameter_mm = caliper(plan.ring_inside_diameter_mm, unit));

@@ -189,7 +189,7 @@ impl RingRequest {
     ///
     /// let wire = Wire::round(Metal::Copper, 1.0, Temper::Soft);
     /// let none = RingRequest::new(wire, Mandrel::round(5.0), 0);
-    /// assert_eq!(none.check().unwrap_err().0[0].sentence, "0 rings need no wire. Enter at least 1.");
+    /// assert_eq!(none.check().unwrap_err().0[0].message, "0 rings need no wire. Enter at least 1.");
     /// ```
     ///
     /// # Errors

@@ -44,7 +44,7 @@ impl RingRequest {
             }),
             Box::new(SlideOff {
                 rod: &self.mandrel,
-                spent,
+                strain_before: spent,
                 tails_mm: plan.tails_wire_mm,
                 ragged_mm: plan.ragged_wire_mm,
                 stays,
@@ -199,7 +199,7 @@ impl RingRequest {
                 plan.aspect_ratio = inside_mm / wide;
             }
         }
-        plan.opening_force_n = holds.map_or(0.0, |holds| holds.comes_off_n);
+        plan.opening_force_n = holds.map_or(0.0, |holds| holds.pulls_open_n);
         let most = |of: fn(&Step) -> f64| made.steps.iter().map(of).fold(0.0, f64::max);
         plan.strain_used = most(|step| step.numbers.strain_used.unwrap_or(0.0));
         plan.hand_effort = most(|step| step.takes.effort);

@@ -72,7 +72,7 @@ pub struct Strip {
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct PlacedRod {
     /// Its name as the sentence has it.
-    pub shown: String,
+    pub label: String,
     /// The rod.
     pub mandrel: Mandrel,
     /// Inside of the ring it gives, mm.
@@ -98,7 +98,7 @@ pub struct Curve {
     /// The temper.
     pub temper: Temper,
     /// Its name.
-    pub shown: String,
+    pub label: String,
     /// Whether it is the plan's.
     pub chosen: bool,
     /// Its points, by growing rod; it ends where the wire springs straight.
@@ -132,7 +132,7 @@ pub struct Worked {
     pub figures: Vec<Figure>,
     /// What was wished for beside what is given, in a sentence.
     #[serde(skip_serializing_if = "Option::is_none")]
-    pub wished: Option<String>,
+    pub wanted: Option<String>,
     /// Its cautions.
     pub cautions: Vec<Caution>,
     /// The coil tight on the rod, and a ring.
@@ -195,7 +195,7 @@ impl RingRequest {
         let FinishedRings { plan, made, .. } = finished;
         Some(Worked {
             figures,
-            wished: self.wished(&plan, unit),
+            wanted: self.wished(&plan, unit),
             cautions: plan.cautions(self, workshop),
             wound: plan.drawn(self, &coil, Moment::Wound, unit),
             released: plan.drawn(self, &coil, Moment::Released, unit),
@@ -251,7 +251,7 @@ impl RingRequest {
             .filter(same)
             .filter_map(|rod| {
                 Some(PlacedRod {
-                    shown: rod.shown_in(workshop.habits.unit),
+                    label: rod.shown_in(workshop.habits.unit),
                     ring_inside_diameter_mm: target.inside_on(&bending, rod.outline())?,
                     chosen: *rod == self.mandrel,
                     mandrel: rod.clone(),
@@ -277,7 +277,7 @@ impl RingRequest {
             };
             Curve {
                 temper: *temper,
-                shown: temper.shown().to_owned(),
+                label: temper.shown().to_owned(),
                 chosen: *temper == self.wire.temper,
                 points: (0..=CURVE_POINTS).map_while(point).collect(),
             }

@@ -37,7 +37,7 @@ pub struct HowMany {
     /// What is left over, mm.
     pub left_mm: f64,
     /// The answer as a sentence.
-    pub sentence: String,
+    pub text: String,
 }
 
 impl Supply {
@@ -142,6 +142,6 @@ impl Supply {
                 left_mm = on_ruler(left_mm, unit)
             ),
         };
-        Ok(HowMany { rings_n, wire_length_mm: there, used_mm, left_mm, sentence })
+        Ok(HowMany { rings_n, wire_length_mm: there, used_mm, left_mm, text: sentence })
     }
 }

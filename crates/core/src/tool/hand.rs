@@ -17,7 +17,8 @@ pub struct HandSpread {
     /// A rod of wood gives and wears: so much more; 0.05 if left out.
     pub wood_mm: f64,
     /// The coil not hugging the rod; 0.02 if left out.
-    pub hugging_mm: f64,
+    #[serde(alias = "hugging_mm")]
+    pub coil_slack_mm: f64,
     /// The kerf wandering off the line, where the coil is sawn; 0.01 if left out.
     pub kerf_mm: f64,
     /// Closing; 0.02 if left out.
@@ -33,7 +34,7 @@ impl Default for HandSpread {
         Self {
             rod_mm: 0.02,
             wood_mm: 0.05,
-            hugging_mm: 0.02,
+            coil_slack_mm: 0.02,
             kerf_mm: 0.01,
             closing_mm: 0.02,
             roundness_mm: 0.03,
@@ -53,7 +54,7 @@ impl HandSpread {
         [
             ("rod_mm", self.rod_mm),
             ("wood_mm", self.wood_mm),
-            ("hugging_mm", self.hugging_mm),
+            ("coil_slack_mm", self.coil_slack_mm),
             ("kerf_mm", self.kerf_mm),
             ("closing_mm", self.closing_mm),
             ("roundness_mm", self.roundness_mm),
@@ -91,7 +92,7 @@ impl HandSpread {
         if wooden {
             sources.push(("wood", self.wood_mm));
         }
-        sources.push((text!("hand-coil-not-tight-on-rod"), self.hugging_mm));
+        sources.push((text!("hand-coil-not-tight-on-rod"), self.coil_slack_mm));
         if sawn {
             sources.push((text!("hand-kerf-wandering"), self.kerf_mm));
         }
@@ -141,7 +142,7 @@ impl HandSpread {
     /// ```
     pub fn of_one(&self, cut: bool, sawn: bool, readings_n: u32) -> f64 {
         let read = (self.roundness_mm.powi(2) + self.caliper_mm.powi(2)) / f64::from(readings_n.max(1));
-        let mut squares = self.hugging_mm.powi(2) + read;
+        let mut squares = self.coil_slack_mm.powi(2) + read;
         if cut {
             squares += self.closing_mm.powi(2);
         }

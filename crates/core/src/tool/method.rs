@@ -177,7 +177,8 @@ pub struct Methods {
     /// What comes first, a loop or the neck below it; as usual for the finding if left out.
     pub neck: NeckWhen,
     /// Whether the rings of a chain that go in shut are shut while it is built, not all beforehand.
-    pub shut_as_built: bool,
+    #[serde(alias = "shut_as_built")]
+    pub close_while_building: bool,
 }
 
 impl Default for Methods {
@@ -200,7 +201,7 @@ impl Default for Methods {
             rounding: Rounding::File,
             hammer_first: false,
             neck: NeckWhen::Usual,
-            shut_as_built: false,
+            close_while_building: false,
         }
     }
 }
@@ -369,7 +370,7 @@ method_changes! {
     /// What comes first, a loop or the neck below it.
     neck: NeckWhen,
     /// Whether the rings of a chain that go in shut are shut while it is built.
-    shut_as_built: bool,
+    close_while_building: bool,
 }
 
 /// A choice that travels as a word.

@@ -15,7 +15,7 @@ pub struct MethodAnswer {
     /// The word it travels as.
     pub word: &'static str,
     /// The name a person reads.
-    pub shown: &'static str,
+    pub label: &'static str,
     /// Its trade: what it gives and what it costs.
     pub trade: &'static str,
 }
@@ -43,7 +43,7 @@ pub struct MethodQuestion {
 #[must_use]
 pub fn questions() -> Vec<MethodQuestion> {
     let answers = |all: &[(&'static str, &'static str, &'static str)]| {
-        all.iter().map(|(word, shown, trade)| MethodAnswer { word, shown, trade }).collect()
+        all.iter().map(|(word, shown, trade)| MethodAnswer { word, label: shown, trade }).collect()
     };
     let of = |field, question, all: &[(&'static str, &'static str, &'static str)]| MethodQuestion {
         field,
@@ -257,7 +257,7 @@ pub fn questions() -> Vec<MethodQuestion> {
             ],
         ),
         of(
-            "shut_as_built",
+            "close_while_building",
             text!("questions-when-pre-closed-rings-chain"),
             &[
                 ("false", text!("questions-all-before"), text!("questions-one-movement-at-time-closed")),

@@ -27,7 +27,7 @@ pub struct FlowCurve {
     /// Strain constant of the slow hardening.
     pub slow_strain: f64,
     /// Plastic strain already spent since annealing.
-    pub spent: f64,
+    pub prior_strain: f64,
 }
 
 impl FlowCurve {
@@ -51,7 +51,7 @@ impl FlowCurve {
             hardening_strain: figures.hardening_strain,
             slow: figures.slow_mpa,
             slow_strain: figures.slow_strain,
-            spent,
+            prior_strain: spent,
         }
     }
 
@@ -83,7 +83,7 @@ impl FlowCurve {
 
     /// What quick and slow hardening still have to give after `plastic` further plastic strain, MPa.
     fn fades(&self, plastic: f64) -> (f64, f64) {
-        let strain = self.spent + plastic;
+        let strain = self.prior_strain + plastic;
         let quick = (self.saturated - self.annealed) * (-strain / self.hardening_strain).exp();
         // Most metals need one term, and every bend asks often.
         let slow = if self.slow > 0.0 { self.slow * (-strain / self.slow_strain).exp() } else { 0.0 };

@@ -87,7 +87,7 @@ impl Wire {
     /// use lorimant_core::wire::metal::{Metal, Temper};
     ///
     /// let thick = Wire::round(Metal::Copper, 30.0, Temper::Soft).check().unwrap_err();
-    /// assert_eq!(thick.sentence, "The wire size of 30 mm is too large. It can be from 0.05 to 13 mm (0.002 to 0.512 in).");
+    /// assert_eq!(thick.message, "The wire size of 30 mm is too large. It can be from 0.05 to 13 mm (0.002 to 0.512 in).");
     /// ```
     ///
     /// # Errors

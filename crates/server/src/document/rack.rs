@@ -26,8 +26,8 @@ pub(crate) struct RackDocument {
     #[serde(default)]
     pub lots: Vec<LotWithLedger>,
     /// How wires are kept.
-    #[serde(default)]
-    pub keepings: Vec<StockLevel>,
+    #[serde(alias = "keepings", default)]
+    pub stock_levels: Vec<StockLevel>,
     /// Scrap by metal and cleanliness.
     #[serde(default)]
     pub scrap: Vec<ScrapChange>,
@@ -66,8 +66,8 @@ pub(crate) struct NamedPick {
     /// Name of a kept plan or pattern.
     pub name: String,
     /// What it stands for, in a sentence, lengths in mm: which it is where several have the name.
-    #[serde(default, skip_serializing_if = "String::is_empty")]
-    pub says: String,
+    #[serde(alias = "says", default, skip_serializing_if = "String::is_empty")]
+    pub description: String,
     /// How many.
     pub pieces_n: u32,
 }
@@ -83,7 +83,15 @@ impl RackDocument {
         scrap: Vec<ScrapChange>,
         picks: Vec<NamedPick>,
     ) -> Self {
-        Self { format: FORMAT.to_owned(), version: 1, lots, keepings, scrap, picks, movements: vec![] }
+        Self {
+            format: FORMAT.to_owned(),
+            version: 1,
+            lots,
+            stock_levels: keepings,
+            scrap,
+            picks,
+            movements: vec![],
+        }
     }
 
     /// Everything wrong with it, each at its place in the file.
@@ -95,7 +103,7 @@ impl RackDocument {
                 faults.nest(&format!("lots[{i}].ledger[{k}]"), line.check());
             }
         }
-        for (i, keeping) in self.keepings.iter().enumerate() {
+        for (i, keeping) in self.stock_levels.iter().enumerate() {
             faults.nest(&format!("keepings[{i}]"), keeping.check());
         }
         for (i, change) in self.scrap.iter().enumerate() {
@@ -104,8 +112,13 @@ impl RackDocument {
         for (i, one) in self.movements.iter().enumerate() {
             faults.nest(&format!("movements[{i}].line"), one.line.check());
         }
-        let records =
-            [self.lots.len(), self.keepings.len(), self.scrap.len(), self.picks.len(), self.movements.len()];
+        let records = [
+            self.lots.len(),
+            self.stock_levels.len(),
+            self.scrap.len(),
+            self.picks.len(),
+            self.movements.len(),
+        ];
         if records.iter().sum::<usize>() == 0 {
             faults.add(Fault::new("lots", text!("api-rack-file-holds-no-lots-keepings")));
         }

@@ -182,7 +182,8 @@ pub(crate) struct ReadingLine {
     /// When, UTC.
     pub made_at: String,
     /// Whether it was set aside.
-    pub aside: bool,
+    #[serde(alias = "aside")]
+    pub excluded: bool,
     /// From which device, where it is known.
     #[serde(default, skip_serializing_if = "String::is_empty")]
     pub device: String,

@@ -2,7 +2,7 @@
 
 use icalendar::{Calendar, Component as _, Event};
 use jiff::Timestamp;
-use lorimant_core::bench::sittings::agenda::{Agenda, AgendaSitting, JobOf};
+use lorimant_core::bench::sittings::agenda::{Agenda, AgendaSession, JobOf};
 use lorimant_core::words::listed;
 use lorimant_text::{fixed, text};
 
@@ -11,7 +11,7 @@ use lorimant_text::{fixed, text};
 pub(crate) fn of(agenda: &Agenda, workshop: &str) -> String {
     let mut calendar = Calendar::new();
     calendar.name(if workshop.is_empty() { text!("paper-calendar-bench-sessions") } else { workshop });
-    for sitting in agenda.sittings.iter().filter(|one| !one.runs.is_empty()) {
+    for sitting in agenda.sessions.iter().filter(|one| !one.runs.is_empty()) {
         let until = sitting.runs.iter().map(|run| run.to).max().unwrap_or(sitting.to);
         calendar.push(event(
             // A session that is sat through now begins later each minute, and ends when it ends.
@@ -22,11 +22,13 @@ pub(crate) fn of(agenda: &Agenda, workshop: &str) -> String {
             agenda.begins,
         ));
     }
-    for (i, alone) in agenda.alone.iter().enumerate() {
+    for (i, alone) in agenda.unattended.iter().enumerate() {
         let title = format!("{}: {}", alone.named, alone.name);
         // The first, the second load of the same: each its own event, the same however often it is planned.
-        let nth =
-            agenda.alone[..i].iter().filter(|one| one.of == alone.of && one.named == alone.named).count();
+        let nth = agenda.unattended[..i]
+            .iter()
+            .filter(|one| one.of == alone.of && one.named == alone.named)
+            .count();
         let named = format!("alone-{}-{}-{nth}", whose(alone.of), alone.named.replace(' ', "-"));
         calendar.push(event(
             &named,
@@ -39,14 +41,14 @@ pub(crate) fn of(agenda: &Agenda, workshop: &str) -> String {
     calendar.done().to_string()
 }
 
-fn title(sitting: &AgendaSitting) -> String {
+fn title(sitting: &AgendaSession) -> String {
     let names: Vec<String> = sitting.runs.iter().map(|run| run.name.clone()).collect();
     let mut each = names.clone();
     each.dedup();
     text!("paper-calendar-at-bench", each = listed(&each))
 }
 
-fn told(sitting: &AgendaSitting) -> String {
+fn told(sitting: &AgendaSession) -> String {
     let lines = sitting
         .runs
         .iter()

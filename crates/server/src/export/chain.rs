@@ -232,7 +232,7 @@ fn pages(of: &Chain) -> Vec<String> {
     y = 32.0;
     let head = text!(
         "paper-export-chain-weaving-pre-close-rings-open",
-        shut_before_n = plan.shut_before_n,
+        shut_before_n = plan.pre_closed_n,
         open_n = plan.open_n,
         cells_n = plan.cells_n
     );
@@ -255,7 +255,7 @@ fn pages(of: &Chain) -> Vec<String> {
             "paper-export-chain-row-ring",
             n = placing.n,
             row = placing.row,
-            in_row = placing.in_row,
+            in_row = placing.ring_in_row_n,
             of_row = placing.of_row,
             ring = placing.ring
         );
@@ -319,8 +319,8 @@ fn rings(of: &Chain) -> anyhow::Result<String> {
     let seconds_n = plan.second_n();
     // Of rings all alike, those of all parts together.
     let shut_n = |i: usize| match seconds_n {
-        0 => plan.shut_before_n,
-        _ => plan.parts_shut_n.get(i).copied().unwrap_or(0),
+        0 => plan.pre_closed_n,
+        _ => plan.parts_pre_closed_n.get(i).copied().unwrap_or(0),
     };
     let name = |i: usize| of.worked.parts.get(i).map_or_else(|| "ring".to_owned(), |part| part.name.clone());
     let all = std::iter::once((first, plan.rings_n - seconds_n)).chain(second.map(|ring| (ring, seconds_n)));
@@ -355,10 +355,10 @@ fn placings(of: &Chain) -> anyhow::Result<String> {
         table.write_record([
             placing.n.to_string(),
             placing.row.to_string(),
-            placing.in_row.to_string(),
+            placing.ring_in_row_n.to_string(),
             plain(&placing.ring),
             plain(&placing.through.join("; ")),
-            plain(&placing.takes_up.join("; ")),
+            plain(&placing.picks_up.join("; ")),
             plain(&placing.text),
         ])?;
     }

@@ -80,7 +80,7 @@ fn head(page: &mut Page, sheet: &PlanSheet, settings: &Settings, title: &str) ->
     let date = jiff::ZonedDateTime::now().date().to_string();
     page.text(RIGHT, 21.0, Type::sans(3.2).quiet().anchored("end"), &date);
     page.rule(LEFT, RIGHT, 25.0);
-    let mut y = page.paragraph(LEFT, 32.0, Type::serif(4.6), RIGHT - LEFT, &sheet.plan.sentence);
+    let mut y = page.paragraph(LEFT, 32.0, Type::serif(4.6), RIGHT - LEFT, &sheet.plan.text);
     for short in &sheet.plan.short {
         let said = text!(
             "paper-cut-plan-short-wire",

@@ -3,7 +3,7 @@
 use jiff::Timestamp;
 use jiff::civil::Date;
 use jiff::tz::TimeZone;
-use lorimant_core::bench::sittings::agenda::{Agenda, BatchRun, SatWork};
+use lorimant_core::bench::sittings::agenda::{Agenda, BatchRun, SessionStep};
 
 use super::pdf;
 use super::svg::{Page, Type};
@@ -23,7 +23,7 @@ pub(crate) struct Told {
     /// The number to read off, `61.5 mm`, and what it is of.
     pub reads: String,
     /// What to do, in a sentence.
-    pub sentence: String,
+    pub instruction: String,
     /// Its caution.
     pub caution: String,
 }
@@ -33,7 +33,7 @@ pub(crate) fn pdf(
     agenda: &Agenda,
     day: Date,
     (workshop, zone): (&str, &TimeZone),
-    told: impl Fn(&BatchRun, &SatWork) -> Told,
+    told: impl Fn(&BatchRun, &SessionStep) -> Told,
     progress: &Progress,
 ) -> anyhow::Result<Vec<u8>> {
     pdf::from_pages(&draw(agenda, day, (workshop, zone), told), progress)
@@ -43,7 +43,7 @@ fn draw(
     agenda: &Agenda,
     day: Date,
     (workshop, zone): (&str, &TimeZone),
-    told: impl Fn(&BatchRun, &SatWork) -> Told,
+    told: impl Fn(&BatchRun, &SessionStep) -> Told,
 ) -> Vec<String> {
     let wall = |at: Timestamp| at.to_zoned_datetime(zone.clone()).strftime("%H:%M").to_string();
     let title = text!("paper-day-sheet-at-bench", day = day.strftime("%A %-d %B %Y"));
@@ -64,7 +64,7 @@ fn draw(
     let mut page = begun();
     let mut y = 32.0;
     let mut cautions: Vec<String> = vec![];
-    let of_day: Vec<_> = agenda.sittings.iter().filter(|one| one.day == day && !one.skipped).collect();
+    let of_day: Vec<_> = agenda.sessions.iter().filter(|one| one.day == day && !one.skipped).collect();
     if of_day.iter().all(|one| one.runs.is_empty()) {
         page.text(LEFT, y, Type::serif(5.0), text!("paper-day-sheet-nothing-planned-for-this-day"));
     }
@@ -99,7 +99,7 @@ fn draw(
                 };
                 page.text(STEPS, y, Type::sans(3.8).bold(), &format!("{n} × {}", work.named));
                 page.text(RIGHT, y, Type::sans(3.8).bold().anchored("end"), &says.reads);
-                y = page.paragraph(STEPS, y + 5.0, Type::sans(3.4), RIGHT - STEPS, &says.sentence);
+                y = page.paragraph(STEPS, y + 5.0, Type::sans(3.4), RIGHT - STEPS, &says.instruction);
                 if !says.caution.is_empty() && !cautions.contains(&says.caution) {
                     y = page.paragraph(STEPS, y, Type::sans(3.0).quiet(), RIGHT - STEPS, &says.caution);
                     cautions.push(says.caution);
@@ -110,7 +110,7 @@ fn draw(
         }
         y += 4.0;
     }
-    let alone = agenda.alone.iter().filter(|one| one.from.to_zoned_datetime(zone.clone()).date() == day);
+    let alone = agenda.unattended.iter().filter(|one| one.from.to_zoned_datetime(zone.clone()).date() == day);
     for one in alone {
         let line = text!(
             "paper-day-sheet-on-its-own",

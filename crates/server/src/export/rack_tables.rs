@@ -185,8 +185,8 @@ pub(crate) fn needs_csv(needs: &[Need]) -> anyhow::Result<Vec<u8>> {
     ])?;
     for need in needs.iter().filter(|need| need.missing_mm > 0.0) {
         table.write_record([
-            plain(&need.shown),
-            format!("{:.1}", need.there_mm),
+            plain(&need.label),
+            format!("{:.1}", need.in_stock_mm),
             format!("{:.1}", need.wanted_mm),
             format!("{:.1}", need.keep_mm),
             format!("{:.1}", need.missing_mm),

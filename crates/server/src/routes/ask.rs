@@ -170,7 +170,7 @@ struct ReadDay {
     #[schema(value_type = String, format = Date)]
     day: jiff::civil::Date,
     /// The day in words, with its weekday.
-    told: String,
+    text: String,
 }
 
 /// Reads a day, `Friday`, `5 December` or `in 2 weeks`, seen from today in the workshop's time zone.
@@ -183,5 +183,5 @@ async fn read_day(
     let (settings, _) = read(&state, crate::store::settings).await?;
     let today = settings.today();
     let day = day::read(&text, today).map_err(|said| Fault::new("text", said))?;
-    Ok(Json(ReadDay { day, told: day::told(day, today) }))
+    Ok(Json(ReadDay { day, text: day::told(day, today) }))
 }

@@ -52,7 +52,7 @@ async fn backup(Shared(state): Shared<State>) -> Result<Response, Problem> {
 #[derive(Serialize, ToSchema)]
 struct Restored {
     /// What was done, and where what it replaced is kept.
-    sentence: String,
+    text: String,
     /// The dated copy of what was there before, by its name among the copies; none where the file was gone.
     #[serde(skip_serializing_if = "Option::is_none")]
     kept: Option<String>,
@@ -62,7 +62,7 @@ impl Restored {
     fn of(kept: Option<&std::path::Path>) -> Self {
         let kept = kept.and_then(|kept| Some(kept.file_name()?.to_string_lossy().into_owned()));
         let before = kept.as_ref().map(|kept| text!("api-backup-workshop-as-was-before-saved", kept));
-        Self { sentence: text!("api-backup-copy-restored", before = before.unwrap_or_default()), kept }
+        Self { text: text!("api-backup-copy-restored", before = before.unwrap_or_default()), kept }
     }
 }
 

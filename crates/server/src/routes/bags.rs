@@ -274,7 +274,7 @@ struct MatchOf {
     /// What it is called.
     name: String,
     /// The piece in a sentence.
-    sentence: String,
+    text: String,
     /// How it compares.
     #[serde(flatten)]
     likeness: Likeness,
@@ -298,7 +298,7 @@ async fn find_match(
         let of = |likeness: Likeness| {
             let one = &recipes[likeness.of];
             let sentence = one.piece.clone().with_count(1).sentence(unit);
-            MatchOf { bag: one.bag, entry: one.entry, name: one.name.clone(), sentence, likeness }
+            MatchOf { bag: one.bag, entry: one.entry, name: one.name.clone(), text: sentence, likeness }
         };
         Ok::<_, Faults>(alike.into_iter().take(MOST_OFFERED).map(of).collect())
     });

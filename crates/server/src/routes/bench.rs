@@ -143,7 +143,7 @@ struct LotOf {
     /// Its number.
     id: i64,
     /// What it is called, and how much is left of it.
-    shown: String,
+    label: String,
 }
 
 /// A batch with its tasks and how far it is.
@@ -188,7 +188,7 @@ async fn lead_batch(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result
         let instead = instead.map_or(String::new(), |said| format!(": {said}"));
         text!("api-bench-left", name = lot.entry.name, left, instead)
     };
-    let lots = stock.iter().map(|lot| LotOf { id: lot.entry.id, shown: shown(lot) }).collect();
+    let lots = stock.iter().map(|lot| LotOf { id: lot.entry.id, label: shown(lot) }).collect();
     Ok(Json(LedBatch {
         made: entry.record.made(&standing),
         colour: wire.metal.figures().colour,

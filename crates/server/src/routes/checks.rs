@@ -195,7 +195,7 @@ impl NewReading {
             value,
             from: self.from,
             at: String::new(),
-            aside: false,
+            excluded: false,
         };
         Ok((self.press, reading))
     }
@@ -224,7 +224,7 @@ struct ReadingAside {
     /// Its number.
     reading_n: i64,
     /// Aside, or in again.
-    aside: bool,
+    excluded: bool,
 }
 
 /// Sets a reading aside, or takes it in again.
@@ -233,7 +233,7 @@ struct ReadingAside {
 async fn set_reading_aside(
     Shared(state): Shared<State>,
     Path(id): Path<i64>,
-    Body(ReadingAside { reading_n, aside }): Body<ReadingAside>,
+    Body(ReadingAside { reading_n, excluded: aside }): Body<ReadingAside>,
 ) -> Result<Json<CheckView>, Problem> {
     write(&state, move |t| checks::set_aside(t, id, reading_n, aside)).await?;
     shown(&state, id).await

@@ -125,7 +125,7 @@ struct PickedRow {
     /// What the plan or pattern is called.
     what: String,
     /// What it is, in a sentence.
-    says: String,
+    description: String,
     /// What its blanks are, or why there are none.
     blanks: String,
 }
@@ -143,7 +143,7 @@ async fn list_picks(Shared(state): Shared<State>) -> Result<Json<Vec<PickedRow>>
             .blanks(&workshop)
             .map_or_else(|faults| faults.to_string(), |blanks| blanks.shown(unit)),
         what: one.picked.what,
-        says: one.sentence,
+        description: one.description,
         pick: one.pick,
     };
     Ok(Json(picks.into_iter().map(row).collect()))
@@ -259,7 +259,7 @@ struct BookedCuts {
     /// Number to post to `/api/undo/{batch}`.
     undo: i64,
     /// What was booked, in a sentence.
-    sentence: String,
+    text: String,
 }
 
 /// Books what was cut off the rack: everything in one step, or nothing.
@@ -302,7 +302,7 @@ async fn book_cuts(
         None => String::new(),
     };
     let sentence = text!("api-cutting-booked-from", blanks, lots, picked);
-    Ok((StatusCode::CREATED, Json(BookedCuts { undo, sentence })))
+    Ok((StatusCode::CREATED, Json(BookedCuts { undo, text: sentence })))
 }
 
 /// A cut plan as a file: `cut-plan.pdf` or `cut-plan.csv`.

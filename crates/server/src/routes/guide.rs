@@ -27,7 +27,7 @@ struct GaugeTable {
     /// Which system.
     system: GaugeSystem,
     /// Its name.
-    shown: &'static str,
+    label: &'static str,
     /// Its sizes, thickest first.
     rows: Vec<GaugeRow>,
 }
@@ -37,7 +37,7 @@ struct GaugeTable {
 async fn gauges() -> Json<Vec<GaugeTable>> {
     let table = |system: &GaugeSystem| GaugeTable {
         system: *system,
-        shown: system.shown(),
+        label: system.shown(),
         rows: gauge::table(*system),
     };
     Json(GaugeSystem::ALL.iter().map(table).collect())
@@ -49,7 +49,7 @@ struct MetalRow {
     /// Which metal.
     metal: Metal,
     /// Its name.
-    shown: &'static str,
+    label: &'static str,
     /// Its figures.
     figures: Figures,
     /// How it is joined, in words.
@@ -63,7 +63,7 @@ struct MetalRow {
 async fn metals() -> Json<Vec<MetalRow>> {
     let row = |metal: &Metal| MetalRow {
         metal: *metal,
-        shown: metal.shown(),
+        label: metal.shown(),
         figures: *metal.figures(),
         joining: metal.joining(),
         annealing: metal.annealing_shown(),
@@ -77,7 +77,7 @@ struct Word {
     /// As it travels.
     word: &'static str,
     /// As a person reads it.
-    shown: &'static str,
+    label: &'static str,
 }
 
 /// The words that can be chosen from, in the order people list them.
@@ -114,7 +114,7 @@ struct Words {
 async fn words() -> Json<Words> {
     macro_rules! all {
         ($Name:ident) => {
-            $Name::ALL.iter().map(|one| Word { word: one.word(), shown: one.shown() }).collect()
+            $Name::ALL.iter().map(|one| Word { word: one.word(), label: one.shown() }).collect()
         };
     }
     Json(Words {

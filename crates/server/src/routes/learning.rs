@@ -56,7 +56,7 @@ struct LotKnown {
     #[serde(flatten)]
     learned: LotLearned,
     /// The same in a sentence.
-    told: String,
+    text: String,
     /// Of which check each point is, in the same order.
     of: Vec<LotPointOf>,
     /// The rod its last plan would take now.
@@ -93,7 +93,7 @@ async fn learned_of_lot(
         let coil = rings.unwrap_or_else(|| RingRequest::new(wire.clone(), Mandrel::round(5.0), 40));
         let next = next_coil(&learned, &coil, &workshop);
         let wire = wire.shown(workshop.habits.unit);
-        LotKnown { lot_n: id, wire, told: learned.told(), learned, of, rod, next }
+        LotKnown { lot_n: id, wire, text: learned.told(), learned, of, rod, next }
     });
     known.await.map(Json)
 }
@@ -108,7 +108,7 @@ struct LotLine {
     /// Its wire in words.
     wire: String,
     /// What is known of how it springs.
-    told: String,
+    text: String,
     /// Whether anything of it was measured.
     measured: bool,
 }
@@ -119,7 +119,7 @@ fn lot_line(entry: Entry<Lot>, workshop: &Workshop) -> LotLine {
         lot_n: entry.id,
         wire: entry.record.wire.shown(workshop.habits.unit),
         name: entry.name,
-        told: known.told(),
+        text: known.told(),
         measured: known.is_measured(),
     }
 }
@@ -210,7 +210,7 @@ struct DrillSet {
     /// One standard deviation, mm.
     spread_mm: f64,
     /// Whether its target was met.
-    met: bool,
+    target_met: bool,
 }
 
 /// The drills there are, and how each went.
@@ -231,7 +231,7 @@ async fn list_drills(Shared(state): Shared<State>) -> Result<Json<Vec<DrillShown
                         check: one.entry.id,
                         at,
                         spread_mm: feedback.spread_mm,
-                        met: feedback.met,
+                        target_met: feedback.target_met,
                     })
                 })
                 .collect();

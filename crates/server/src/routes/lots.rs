@@ -124,7 +124,7 @@ async fn receive_lot(
 #[derive(Serialize, ToSchema)]
 struct Receiving {
     /// Which lot it will be, in a sentence.
-    sentence: String,
+    text: String,
     /// Its length, mm.
     length_mm: f64,
 }
@@ -140,7 +140,7 @@ async fn receiving_lot(
     let there = read(&state, rack::in_stock).await?;
     let others: Vec<Lot> = there.into_iter().map(|lot| lot.entry.record).collect();
     let sentence = lot.receiving(line.length_mm, &others, state.store.workshop().habits.unit);
-    Ok(Json(Receiving { sentence, length_mm: line.length_mm }))
+    Ok(Json(Receiving { text: sentence, length_mm: line.length_mm }))
 }
 
 /// One lot with what is left of it.

@@ -91,7 +91,7 @@ fn one<T>(entry: Option<Entry<T>>, n: i64, noun: &str, path: &str) -> (Answer, V
     match entry {
         Some(entry) => {
             let closed = if entry.archived { text!("api-mine-closed") } else { "" };
-            let headline = format!("{}{closed}: {}", entry.name, entry.sentence);
+            let headline = format!("{}{closed}: {}", entry.name, entry.description);
             (said(headline), at(&entry.name, path))
         }
         None => (said(text!("api-mine-there-no-number", noun, n)), vec![]),
@@ -105,7 +105,8 @@ async fn orders_for(state: &State, name: &str) -> Result<(Answer, Vec<Found>), P
     if own.is_empty() {
         return Ok((said(text!("api-mine-no-open-order-for", name)), vec![]));
     }
-    let each: Vec<String> = own.iter().map(|entry| format!("{}: {}", entry.name, entry.sentence)).collect();
+    let each: Vec<String> =
+        own.iter().map(|entry| format!("{}: {}", entry.name, entry.description)).collect();
     Ok((said(each.join(" ")), at("Orders", "/orders")))
 }
 
@@ -151,6 +152,6 @@ async fn ready_when(state: &State, words: String) -> Result<(Answer, Vec<Found>)
     let what = piece.counted_as(piece.count());
     let line = Line { name: piece.called().to_owned(), piece, spares_percent: 0.0, handed_n: 0 };
     let order = Order { customer: String::new(), due: None, note: String::new(), lines: vec![line] };
-    let headline = format!("{what}: {}", promise_of(state, order).await?.told);
+    let headline = format!("{what}: {}", promise_of(state, order).await?.text);
     Ok((Answer { headline, assumed, ..Answer::default() }, at("Schedule", "/orders/schedule")))
 }

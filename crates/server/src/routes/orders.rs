@@ -63,7 +63,7 @@ struct LineRow {
     /// What is owed in words: `24 pairs`.
     wanted: String,
     /// The piece in a sentence.
-    sentence: String,
+    text: String,
     /// How it is covered.
     #[serde(flatten)]
     standing: LineStanding,
@@ -83,7 +83,7 @@ async fn list_orders(Shared(state): Shared<State>) -> Result<Json<Vec<OrderRow>>
         let state = OrderState::of(&standings);
         let lines = entry.record.lines.iter().zip(standings).map(|(line, standing)| LineRow {
             wanted: line.piece.counted_as(line.piece.count()),
-            sentence: line.piece.sentence_finished(unit, &made_by),
+            text: line.piece.sentence_finished(unit, &made_by),
             standing,
         });
         OrderRow {

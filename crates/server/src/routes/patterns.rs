@@ -56,11 +56,11 @@ struct PatternKind {
     /// Its family.
     family: Family,
     /// What the family is called.
-    family_shown: &'static str,
+    family_label: &'static str,
     /// Where it is worn.
     worn: Worn,
     /// The same in words.
-    worn_shown: &'static str,
+    worn_label: &'static str,
     /// Whether it is counted in pairs.
     paired: bool,
     /// What can be chosen about it.
@@ -79,9 +79,9 @@ async fn pattern_kinds() -> Json<Vec<PatternKind>> {
         name: kind.0.name.as_str(),
         plural: kind.0.plural.as_str(),
         family: kind.0.family,
-        family_shown: kind.0.family.shown(),
+        family_label: kind.0.family.shown(),
         worn: kind.0.worn,
-        worn_shown: kind.0.worn.shown(),
+        worn_label: kind.0.worn.shown(),
         paired: kind.0.paired,
         parameters: kind.0.parameters,
         wire: kind.0.usual(),

@@ -62,7 +62,7 @@ async fn rack_table(Shared(state): Shared<State>, Path(table): Path<String>) -> 
         }
         "buying.csv" => {
             let document = read(&state, carried::document).await?;
-            made(&state, move |_| tables::keepings_csv(&document.keepings)).await?
+            made(&state, move |_| tables::keepings_csv(&document.stock_levels)).await?
         }
         "scrap.csv" => {
             let document = read(&state, carried::document).await?;
@@ -98,7 +98,7 @@ struct FileRow {
     /// Its name.
     name: String,
     /// What it is, where it can be read.
-    says: String,
+    description: String,
     /// Everything wrong with it.
     faults: Vec<Fault>,
 }
@@ -141,7 +141,7 @@ fn understood(
             .map(|(i, one)| FileRow {
                 place: format!("lots[{i}]"),
                 name: one.lot.name.clone(),
-                says: says_lot(one, unit),
+                description: says_lot(one, unit),
                 faults: vec![],
             })
             .collect();
@@ -154,7 +154,7 @@ fn understood(
                     rows.push(FileRow {
                         place,
                         name: String::new(),
-                        says: String::new(),
+                        description: String::new(),
                         faults: vec![fault],
                     });
                 }
@@ -185,7 +185,7 @@ fn understood(
                     wire = one.wire.shown(unit),
                     keep_mm = of_wire(one.keep_mm, unit)
                 );
-                document.keepings.push(one);
+                document.stock_levels.push(one);
             }
             Ok(Record::Scrap(one)) => {
                 says = format!("{}, {} g", one.cleanliness, shown(one.mass_g, 3));
@@ -193,7 +193,7 @@ fn understood(
             }
             Err(Faults(found)) => faults = found,
         }
-        rows.push(FileRow { place, name: row.name, says, faults });
+        rows.push(FileRow { place, name: row.name, description: says, faults });
     }
     if rows.is_empty() {
         return Err(Fault::new("file", text!("api-rack-files-table-empty-there-nothing-under")).into());
@@ -213,7 +213,7 @@ async fn import_rack(
     let (document, mut rows) = heavily(&state, move |progress| understood(&text, unit, progress)).await??;
     // Of a table every record is a row; of JSON the lots are.
     let records = document.lots.len()
-        + document.keepings.len()
+        + document.stock_levels.len()
         + document.scrap.len()
         + document.picks.len()
         + document.movements.len();
@@ -275,7 +275,7 @@ fn at_their_rows(problem: Problem, rows: &mut Vec<FileRow>) -> Result<(), Proble
             None => rows.push(FileRow {
                 place: fault.field.clone(),
                 name: String::new(),
-                says: String::new(),
+                description: String::new(),
                 faults: vec![fault],
             }),
         }

@@ -45,7 +45,7 @@ struct Planned {
     #[serde(flatten)]
     plan: RingPlan,
     /// The plan as a sentence.
-    sentence: String,
+    text: String,
     /// Its figures with their working.
     figures: Vec<Figure>,
     /// Its cautions.
@@ -62,7 +62,7 @@ async fn plan_rings(
     worked(&state, move |workshop| {
         let finished = request.finished(workshop)?;
         Ok(Planned {
-            sentence: text(&sentence::write(&request, Some(&finished.plan), workshop.habits.unit)),
+            text: text(&sentence::write(&request, Some(&finished.plan), workshop.habits.unit)),
             figures: finished.figures(&request, workshop),
             cautions: finished.plan.cautions(&request, workshop),
             plan: finished.plan,

@@ -80,9 +80,9 @@ struct SignedIn {
     opened_at: Option<Timestamp>,
     /// When it was last used, UTC.
     #[schema(value_type = String)]
-    seen_at: Timestamp,
+    last_used_at: Timestamp,
     /// Whether it is the one that asks.
-    this: bool,
+    current: bool,
 }
 
 /// The devices that have unlocked the workshop: this one first, then the last used.
@@ -93,8 +93,8 @@ async fn devices(Shared(state): Shared<State>, headers: HeaderMap) -> Json<Vec<S
         id: one.id,
         name: one.name,
         opened_at: (one.opened_at > 0).then(|| moment(one.opened_at)),
-        seen_at: moment(one.seen_at),
-        this: one.this,
+        last_used_at: moment(one.last_used_at),
+        current: one.current,
     });
     Json(devices.collect())
 }

@@ -11,7 +11,9 @@ use jiff::civil::Date;
 use jiff::{Timestamp, ZonedDateTime};
 use lorimant_core::bench::load::{Load, loads};
 use lorimant_core::bench::pass::{Pass, passes};
-use lorimant_core::bench::sittings::agenda::{Agenda, BatchRun, SatWork, ScheduleChange, Wanted, laid::Laid};
+use lorimant_core::bench::sittings::agenda::{
+    Agenda, BatchRun, ScheduleChange, SessionStep, Wanted, laid::Laid,
+};
 use lorimant_core::bench::times::Pace;
 use lorimant_core::fault::Faults;
 use lorimant_core::order::Order;
@@ -217,22 +219,22 @@ async fn sittings_file(
         let text = calendar::of(agenda, &settings.workshop_name);
         return Ok(file("text/calendar; charset=utf-8", &name, text));
     }
-    let next = agenda.sittings.iter().find(|one| !one.runs.is_empty()).map(|one| one.day);
+    let next = agenda.sessions.iter().find(|one| !one.runs.is_empty()).map(|one| one.day);
     let zone = settings.zone();
     let day = day.or(next).unwrap_or_else(|| agenda.begins.to_zoned_datetime(zone.clone()).date());
     let plan = plan.clone();
     let bytes = made(&state, move |progress| {
         let Plan { given: Given { wanted, settings, .. }, agenda, .. } = &*plan;
-        let told = |run: &BatchRun, work: &SatWork| {
+        let told = |run: &BatchRun, work: &SessionStep| {
             let of = wanted.iter().find(|one| one.of == run.of);
             let at = usize::try_from(work.step_n).ok().and_then(|n| n.checked_sub(1));
             let task = of.zip(at).and_then(|(of, at)| of.tasks.get(at));
             task.map_or(
-                Told { reads: String::new(), sentence: String::new(), caution: String::new() },
+                Told { reads: String::new(), instruction: String::new(), caution: String::new() },
                 |task| {
-                    let reads = format!("{} {}", task.reads, task.reads_of).trim().to_owned();
+                    let reads = format!("{} {}", task.number, task.number_of).trim().to_owned();
                     let caution = task.step.caution.unwrap_or_default();
-                    Told { reads, sentence: task.step.text.clone(), caution: caution.to_owned() }
+                    Told { reads, instruction: task.step.text.clone(), caution: caution.to_owned() }
                 },
             )
         };
@@ -316,7 +318,7 @@ async fn together(Shared(state): Shared<State>) -> Result<Json<Together>, Proble
         let part =
             |at: usize, n: u32| SharedPart { batch: led[at].entry.id, name: led[at].entry.name.clone(), n };
         let shared = |pass: Pass| SharedPass {
-            of: pass.steps.iter().map(|step| part(step.batch, step.may_n)).collect(),
+            of: pass.steps.iter().map(|step| part(step.batch, step.ready_n)).collect(),
             named: pass.named,
             saves_min: pass.saves_min,
         };

@@ -104,7 +104,7 @@ struct StartSetRow {
     /// Which.
     set: StartSet,
     /// Its name.
-    shown: &'static str,
+    label: &'static str,
     /// How many rods it has.
     rods_n: usize,
 }
@@ -112,7 +112,7 @@ struct StartSetRow {
 /// The start sets there are.
 #[utoipa::path(get, path = "/api/start-sets", responses((status = 200, body = Vec<StartSetRow>)))]
 async fn start_sets() -> Json<Vec<StartSetRow>> {
-    let row = |set: &StartSet| StartSetRow { set: *set, shown: set.shown(), rods_n: set.rods().len() };
+    let row = |set: &StartSet| StartSetRow { set: *set, label: set.shown(), rods_n: set.rods().len() };
     Json(StartSet::ALL.iter().map(row).collect())
 }
 

@@ -56,7 +56,7 @@ struct BroughtIn {
     /// How many records and lines of the ledger; none where all of it was here already.
     lines_n: u64,
     /// The same in a sentence.
-    sentence: String,
+    text: String,
 }
 
 /// Brings all of a workshop into one that is still empty, whatever its size; one that is here already is left alone.
@@ -80,10 +80,10 @@ async fn bring_in(Shared(state): Shared<State>, body: Body) -> Result<Json<Broug
     });
     Ok(Json(match brought.await? {
         Brought::All(lines_n) => {
-            BroughtIn { lines_n, sentence: text!("api-whole-whole-workshop-imported-as-was").to_owned() }
+            BroughtIn { lines_n, text: text!("api-whole-whole-workshop-imported-as-was").to_owned() }
         }
         Brought::Here => {
-            BroughtIn { lines_n: 0, sentence: text!("api-whole-all-this-here-already-nothing").to_owned() }
+            BroughtIn { lines_n: 0, text: text!("api-whole-all-this-here-already-nothing").to_owned() }
         }
     }))
 }

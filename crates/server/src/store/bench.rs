@@ -150,7 +150,7 @@ fn book(
     };
     match event.happened {
         EventKind::TakenBack => return put_back(t, id, event, EventKind::Done),
-        EventKind::Rescued => return put_back(t, id, event, EventKind::Spoiled),
+        EventKind::Rescued => return put_back(t, id, event, EventKind::Scrapped),
         _ => {}
     }
     if let Some(lot) = lot {

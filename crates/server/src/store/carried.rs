@@ -28,7 +28,7 @@ pub(crate) fn document(connection: &Connection) -> Result<RackDocument> {
         note: String::new(),
     });
     let picks = picks::picks(connection)?.into_iter().map(|one| NamedPick {
-        says: one.picked.piece.with_count(1).sentence(LengthUnit::Mm),
+        description: one.picked.piece.with_count(1).sentence(LengthUnit::Mm),
         name: one.picked.what,
         pieces_n: one.pick.record.pieces_n,
     });
@@ -58,7 +58,7 @@ pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> 
         }
         receive(t, batch, &one.lot, &one.ledger).map_err(|error| error.within(&format!("lots[{i}]")))?;
     }
-    for keeping in document.keepings.iter().filter(|keeping| !here.keepings.contains(keeping)) {
+    for keeping in document.stock_levels.iter().filter(|keeping| !here.stock_levels.contains(keeping)) {
         keep(t, batch, keeping)?;
     }
     for (i, change) in document.scrap.iter().enumerate() {
@@ -105,10 +105,10 @@ fn picked(t: &Transaction, pick: &NamedPick) -> Result<i64> {
     let in_use = named.iter().any(|(_, archived)| !archived);
     let mut ids: Vec<i64> =
         named.into_iter().filter(|(_, archived)| *archived != in_use).map(|(id, _)| id).collect();
-    if ids.len() > 1 && !pick.says.is_empty() {
+    if ids.len() > 1 && !pick.description.is_empty() {
         let same = |id: &i64| -> Result<bool> {
             let (piece, _) = picks::pickable(t, *id, 1)?;
-            Ok(piece.piece.sentence(LengthUnit::Mm) == pick.says)
+            Ok(piece.piece.sentence(LengthUnit::Mm) == pick.description)
         };
         let same: Vec<bool> = ids.iter().map(same).collect::<Result<_>>()?;
         ids = ids.into_iter().zip(same).filter(|(_, same)| *same).map(|(id, _)| id).collect();

@@ -52,7 +52,7 @@ fn reading(row: &Row) -> rusqlite::Result<CaliperReading> {
             .parse()
             .map_err(|_| rusqlite::Error::InvalidColumnType(4, source, rusqlite::types::Type::Text))?,
         at: row.get(5)?,
-        aside: row.get(6)?,
+        excluded: row.get(6)?,
     })
 }
 

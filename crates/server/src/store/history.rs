@@ -23,7 +23,7 @@ pub(crate) struct WrittenBatch {
     /// When, UTC.
     pub made_at: String,
     /// What was done, in a few words.
-    pub sentence: String,
+    pub text: String,
 }
 
 /// Whether nothing was written in a batch.
@@ -60,7 +60,7 @@ pub(crate) fn last(connection: &Connection, most: u32) -> Result<Vec<WrittenBatc
         };
         deeds.truncate(3);
         let texts: Vec<String> = deeds.into_iter().map(|deed| deed.text).collect();
-        Some(WrittenBatch { batch, made_at, sentence: format!("{}{more}.", capital(&texts.join("; "))) })
+        Some(WrittenBatch { batch, made_at, text: format!("{}{more}.", capital(&texts.join("; "))) })
     });
     Ok(batches.collect())
 }

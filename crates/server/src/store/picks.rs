@@ -22,7 +22,7 @@ pub(crate) struct PickedEntry {
     /// What it is called and what is made.
     pub picked: Picked,
     /// The plan or pattern in a sentence.
-    pub sentence: String,
+    pub description: String,
 }
 
 /// A kept plan, pattern or chain, made so many times.
@@ -66,7 +66,7 @@ pub(crate) fn picks(connection: &Connection) -> Result<Vec<PickedEntry>> {
         .into_iter()
         .map(|pick| {
             let (picked, sentence) = pickable(connection, pick.record.entry, pick.record.pieces_n)?;
-            Ok(PickedEntry { pick, picked, sentence })
+            Ok(PickedEntry { pick, picked, description: sentence })
         })
         .collect()
 }

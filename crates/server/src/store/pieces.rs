@@ -45,7 +45,7 @@ pub(crate) struct KeptPiece {
     /// Its note.
     pub note: String,
     /// What it is, in a sentence.
-    pub sentence: String,
+    pub description: String,
     /// How many others in use have the same name.
     pub namesakes_n: i64,
     /// The piece.
@@ -84,23 +84,23 @@ impl Standing {
                 updated_at,
                 name,
                 note,
-                sentence,
+                description: sentence,
                 namesakes_n,
                 piece,
             };
         Ok(if shelf == "plan" {
             let one = raw.entry::<KeptPlan>(unit)?;
-            let of = (one.sentence, Piece::Rings(one.record.request));
+            let of = (one.description, Piece::Rings(one.record.request));
             let when = (one.created_at, one.updated_at);
             kept(one.id, one.revision, one.archived, when, (one.record.name, one.record.note), of)
         } else if shelf == "chain" {
             let one = raw.entry::<KeptChain>(unit)?;
-            let of = (one.sentence, Piece::Chain(Box::new(one.record.request)));
+            let of = (one.description, Piece::Chain(Box::new(one.record.request)));
             let when = (one.created_at, one.updated_at);
             kept(one.id, one.revision, one.archived, when, (one.record.name, one.record.note), of)
         } else {
             let one = raw.entry::<KeptPattern>(unit)?;
-            let of = (one.sentence, Piece::Finding(one.record.request));
+            let of = (one.description, Piece::Finding(one.record.request));
             let when = (one.created_at, one.updated_at);
             kept(one.id, one.revision, one.archived, when, (one.record.name, one.record.note), of)
         })

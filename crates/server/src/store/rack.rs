@@ -37,7 +37,7 @@ pub(crate) struct Stocked {
     /// What is left of it.
     pub standing: Standing,
     /// Its wire in words, in the workshop's unit.
-    pub wire_shown: String,
+    pub wire_label: String,
     /// What a metre or a foot of it cost, where that is known.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub price_of: Option<PriceOf>,
@@ -51,7 +51,7 @@ pub(crate) struct MetalTotal {
     /// The metal.
     pub metal: Metal,
     /// Its name.
-    pub shown: &'static str,
+    pub label: &'static str,
     /// How many lots.
     pub lots_n: u32,
     /// Length in all, mm.
@@ -92,7 +92,7 @@ fn with_standing(entry: Entry<Lot>, left_mm: f64, unit: LengthUnit) -> Stocked {
     let standing = entry.record.standing(left_mm);
     let wire = &entry.record.wire;
     let price_of = entry.record.price_of(unit).map(|(amount, of)| PriceOf { amount, of });
-    Stocked { wire_shown: wire.shown(unit), price_of, colour: wire.metal.figures().colour, standing, entry }
+    Stocked { wire_label: wire.shown(unit), price_of, colour: wire.metal.figures().colour, standing, entry }
 }
 
 /// A stretch of the rack: by metal, size and what is left, or the shortest first where a length is wanted.
@@ -163,7 +163,7 @@ pub(crate) fn metals(connection: &Connection) -> Result<Vec<MetalTotal>> {
     for Stocked { entry, standing, .. } in in_stock(connection)? {
         let metal = entry.record.wire.metal;
         let at = totals.iter().position(|one| one.metal == metal).unwrap_or_else(|| {
-            totals.push(MetalTotal { metal, shown: metal.shown(), lots_n: 0, left_mm: 0.0, left_g: 0.0 });
+            totals.push(MetalTotal { metal, label: metal.shown(), lots_n: 0, left_mm: 0.0, left_g: 0.0 });
             totals.len() - 1
         });
         let of = &mut totals[at];

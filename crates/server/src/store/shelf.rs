@@ -67,7 +67,7 @@ pub(crate) struct Entry<T> {
     /// What it is called in lists.
     pub name: String,
     /// What it stands for, in a sentence.
-    pub sentence: String,
+    pub description: String,
     /// The record itself.
     pub record: T,
 }
@@ -86,7 +86,7 @@ impl<T> Entry<T> {
             created_at: none(),
             updated_at: none(),
             name: none(),
-            sentence: none(),
+            description: none(),
             record,
         }
     }
@@ -109,7 +109,7 @@ pub(crate) struct Revision<T> {
     /// When it was made so, UTC.
     pub made_at: String,
     /// What it stood for, in a sentence.
-    pub sentence: String,
+    pub description: String,
     /// The record.
     pub record: T,
 }
@@ -299,7 +299,7 @@ impl Shelf {
         for row in rows {
             let (before, revision, made_at) = row?;
             let sentence = record.sentence(unit);
-            revisions.push(Revision { revision, made_at, sentence, record });
+            revisions.push(Revision { revision, made_at, description: sentence, record });
             let Some(before) = before else { break };
             record = serde_json::from_str(&serde_json::from_str::<Before>(&before)?.record)?;
         }
@@ -444,7 +444,7 @@ impl Raw {
         let record: T = serde_json::from_str(&self.record)?;
         Ok(Entry {
             name: record.called(unit),
-            sentence: record.sentence(unit),
+            description: record.sentence(unit),
             id: self.id,
             revision: self.revision,
             archived: self.archived,

@@ -108,7 +108,7 @@ pub(crate) fn write_out(connection: &Connection, to: &mut impl Write) -> Result<
             value: row.get(5)?,
             source: word(row, 6)?,
             made_at: row.get(7)?,
-            aside: row.get(8)?,
+            excluded: row.get(8)?,
             device: row.get(9)?,
         }))
     })?;
@@ -415,8 +415,18 @@ fn put(t: &Transaction, line: &Line) -> Result<()> {
                 .execute(params![id, key, entry, step_n, happened, n, reason, made_at, booked, device])?;
         }
         Line::Reading(line) => {
-            let ReadingLine { id, key, entry, piece_n, dimension, value, source, made_at, aside, device } =
-                line;
+            let ReadingLine {
+                id,
+                key,
+                entry,
+                piece_n,
+                dimension,
+                value,
+                source,
+                made_at,
+                excluded: aside,
+                device,
+            } = line;
             let sql = "INSERT INTO readings (id, key, entry, piece_n, dimension, value, source, made_at, aside, device) \
                        VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8, ?9, ?10)";
             let source = source.word();

@@ -42,7 +42,7 @@ impl Reply {
         let problem = self.json();
         let errors = problem["errors"].as_array().unwrap();
         let found = errors.iter().find(|error| error["field"] == field);
-        found.unwrap_or_else(|| panic!("no fault at {field}: {problem}"))["sentence"]
+        found.unwrap_or_else(|| panic!("no fault at {field}: {problem}"))["message"]
             .as_str()
             .unwrap()
             .to_owned()

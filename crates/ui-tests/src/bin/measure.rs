@@ -170,7 +170,7 @@ fn many_readings() -> String {
         let (entry, piece_n) = ((id - 1) / 100 + 1, (id - 1) % 100 + 1);
         let value = 5.0 + f64::from(id % 17) / 100.0;
         lines.push(format!(
-            r#"{{"is":"reading","id":{id},"key":"reading-{id}","entry":{entry},"piece_n":{piece_n},"dimension":"coil-inside","value":{value},"source":"caliper","made_at":"{at}","aside":false}}"#
+            r#"{{"is":"reading","id":{id},"key":"reading-{id}","entry":{entry},"piece_n":{piece_n},"dimension":"coil-inside","value":{value},"source":"caliper","made_at":"{at}","excluded":false}}"#
         ));
     }
     let lines_n = lines.len();

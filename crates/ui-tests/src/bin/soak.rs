@@ -77,7 +77,7 @@ async fn mixed_load(long: Duration) -> Result<()> {
 
 /// A weave of twelve rings: each through the next, and through the one so many on.
 fn twelve(on: usize) -> Value {
-    let link = |ring: usize, by: usize| json!({ "ring": ring, "through": (ring + by) % 12, "cells_on": i32::from(ring + by >= 12) });
+    let link = |ring: usize, by: usize| json!({ "ring": ring, "through": (ring + by) % 12, "cells_along": i32::from(ring + by >= 12) });
     let links: Vec<Value> = (0..12).flat_map(|ring| [link(ring, 1), link(ring, on)]).collect();
     json!({ "name": format!("twelve by {on}"), "rings": vec!["ring"; 12], "links": links })
 }

@@ -17,7 +17,7 @@ import { vOneStop } from '../../shared/oneStop'
 const router = useRouter()
 const find = ref('')
 const words = useWords()
-const metalOf = (metal: string) => words.value?.metals.find(({ word }) => word === metal)?.shown ?? ''
+const metalOf = (metal: string) => words.value?.metals.find(({ word }) => word === metal)?.label ?? ''
 const finding = refDebounced(find, 140)
 const family = ref<string | null>(null)
 const worn = ref<string | null>(null)
@@ -30,7 +30,7 @@ const own = computed(() => (kept.value?.entries ?? []).filter(({ piece }) => 'fi
 const ready = computed(() => {
   const words = finding.value.toLowerCase().split(/\s+/).filter(Boolean)
   return (kinds.value ?? []).filter((kind) => {
-    const text = `${kind.name} ${kind.plural} ${kind.family_shown} ${kind.page.purpose}`.toLowerCase()
+    const text = `${kind.name} ${kind.plural} ${kind.family_label} ${kind.page.purpose}`.toLowerCase()
     return (
       (!family.value || kind.family === family.value) &&
       (!worn.value || kind.worn === worn.value) &&
@@ -46,8 +46,8 @@ const choices = computed(() => {
   const unique = (pairs: [string, string][]) =>
     [...new Map(pairs)].map(([value, title]) => ({ value, title }))
   return {
-    families: unique(all.map((kind) => [kind.family, kind.family_shown])),
-    worn: unique(all.map((kind) => [kind.worn, kind.worn_shown])),
+    families: unique(all.map((kind) => [kind.family, kind.family_label])),
+    worn: unique(all.map((kind) => [kind.worn, kind.worn_label])),
     metals: unique(all.map(({ wire }) => [wire.metal, metalOf(wire.metal)])),
   }
 })

@@ -23,7 +23,7 @@ defineProps<{ kind: PatternKind }>()
     <dl class="two">
       <template v-for="parameter in kind.parameters" :key="parameter.name">
         <dt>{{ parameter.label }}</dt>
-        <dd>{{ parameter.sentence }}</dd>
+        <dd>{{ parameter.description }}</dd>
       </template>
     </dl>
   </article>

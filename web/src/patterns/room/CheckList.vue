@@ -26,7 +26,7 @@ const marks = { stop: 'Stop', watch: 'Watch', note: t('check-list-note') } as co
       @pointerenter="emit('point', check.segment_n ?? null)"
       @pointerleave="emit('point', null)"
     >
-      <b>{{ marks[check.level] }}.</b> {{ check.sentence }}
+      <b>{{ marks[check.level] }}.</b> {{ check.text }}
     </p>
   </section>
   <section v-else-if="which === 'well' && well.length" data-test="well">
@@ -41,7 +41,7 @@ const marks = { stop: 'Stop', watch: 'Watch', note: t('check-list-note') } as co
       }}{{ all ? ':' : '' }}
     </button>
     <ul v-if="all">
-      <li v-for="check in well" :key="check.sentence">{{ check.sentence }}</li>
+      <li v-for="check in well" :key="check.text">{{ check.text }}</li>
     </ul>
   </section>
 </template>

@@ -55,7 +55,7 @@ async function check(id: number, second: Piece) {
     faults.value = []
   } catch (thrown) {
     fits.value = []
-    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+    faults.value = faultsOf(thrown).map((fault) => fault.message)
   }
 }
 
@@ -76,7 +76,7 @@ watch([set, open], async () => {
   } catch (thrown) {
     if (mine !== weighing) return
     weakest.value = null
-    faults.value = faultsOf(thrown).map((fault) => fault.sentence)
+    faults.value = faultsOf(thrown).map((fault) => fault.message)
   }
 })
 
@@ -111,7 +111,7 @@ watch(open, () => {
       <FitList :fits="found.fits" />
     </template>
     <h3 v-if="others.length">{{ t('mate-dialog-or-choose-saved-one-ticked') }}</h3>
-    <p v-if="weakest" class="read" role="status" data-test="weakest">{{ weakest.sentence }}</p>
+    <p v-if="weakest" class="read" role="status" data-test="weakest">{{ weakest.text }}</p>
     <div class="list">
       <template v-for="other in others" :key="other.id">
         <label class="option of-set"
@@ -129,7 +129,7 @@ watch(open, () => {
           data-test="mate"
           @click="check(other.id, other.piece)"
         >
-          {{ other.name }} <span class="quiet">{{ other.sentence }}</span>
+          {{ other.name }} <span class="quiet">{{ other.description }}</span>
         </button>
         <template v-if="chosen === other.id">
           <FitList class="under" :fits="fits" />

@@ -52,7 +52,7 @@ async function bringBack(request: PatternRequest) {
             @click="lay(t('over-dialog-revision', { revision: one.revision }), one.record.request)"
           >
             {{ t('over-dialog-revision-2', { revision: one.revision, madeat: when(one.made_at) })
-            }}<span class="quiet">{{ one.sentence }}</span>
+            }}<span class="quiet">{{ one.description }}</span>
           </button>
           <v-btn size="small" data-test="bring-back" @click="bringBack(one.record.request)">{{
             t('over-dialog-restore')
@@ -69,7 +69,7 @@ async function bringBack(request: PatternRequest) {
         data-test="lay-over"
         @click="lay(`“${entry.name}”`, entry.finding)"
       >
-        {{ entry.name }} <span class="quiet">{{ entry.sentence }}</span>
+        {{ entry.name }} <span class="quiet">{{ entry.description }}</span>
       </button>
     </div>
     <v-btn class="mt-3" @click="open = false">{{ t('over-dialog-close') }}</v-btn>

@@ -65,7 +65,7 @@ function toCompared() {
   side.value?.scrollIntoView({ block: 'start' })
   side.value?.focus()
 }
-const key = (one: WireCandidate) => one.shown
+const key = (one: WireCandidate) => one.label
 const compared = computed(() => candidates.value.filter((one) => set.value.includes(key(one))))
 function toggle(one: WireCandidate) {
   set.value = set.value.includes(key(one))
@@ -74,8 +74,8 @@ function toggle(one: WireCandidate) {
 }
 const percent = (share: number) => `${Math.round(100 * share)} %`
 const loads = [
-  { label: t('choose-view-opens-at-as-made'), of: (one: WireCandidate) => one.holds_shown?.[0] ?? '' },
-  { label: t('choose-view-after-tumbling'), of: (one: WireCandidate) => one.holds_shown?.[1] ?? '' },
+  { label: t('choose-view-opens-at-as-made'), of: (one: WireCandidate) => one.holds_text?.[0] ?? '' },
+  { label: t('choose-view-after-tumbling'), of: (one: WireCandidate) => one.holds_text?.[1] ?? '' },
 ]
 const others: { label: string; of: (one: WireCandidate) => string }[] = [
   { label: t('choose-view-effort-20-awg-soft-copper'), of: (one) => one.effort.toFixed(1) },
@@ -119,7 +119,7 @@ async function use(one: WireCandidate) {
       }}<select v-model="worn" class="word" :aria-label="t('choose-view-where-worn')" data-test="worn">
         <option :value="null">{{ t('choose-view-where-usually') }}</option>
         <option v-for="one in words?.worn ?? []" :key="one.word" :value="one.word">
-          {{ one.shown }}
+          {{ one.label }}
         </option></select
       >{{ t('choose-view-that-holds')
       }}<input
@@ -131,17 +131,17 @@ async function use(one: WireCandidate) {
       />,
       <select v-model="finish" class="word" :aria-label="t('choose-view-how-finished')" data-test="finish">
         <option v-for="one in words?.finishes ?? []" :key="one.word" :value="one.word">
-          {{ one.shown }}
+          {{ one.label }}
         </option></select
       >,
       <select v-model="joined" class="word" :aria-label="t('choose-view-how-joined')" data-test="joined">
         <option v-for="one in words?.joins ?? []" :key="one.word" :value="one.word">
-          {{ one.shown }}
+          {{ one.label }}
         </option></select
       >{{ t('choose-view-made')
       }}<select v-model="maker" class="word" :aria-label="t('choose-view-who-makes')" data-test="maker">
         <option v-for="one in words?.makers ?? []" :key="one.word" :value="one.word">
-          {{ one.shown }}
+          {{ one.label }}
         </option></select
       >{{ t('choose-view-for-at-most')
       }}<input
@@ -155,7 +155,7 @@ async function use(one: WireCandidate) {
     </p>
     <p v-if="!faults.length" class="quiet hint">{{ t('choose-view-weights-efforts-estimates') }}</p>
     <p v-for="(fault, i) in faults" :key="fault.field" class="stop hint" role="alert">
-      {{ fault.sentence }}
+      {{ fault.message }}
       <span v-if="found && i === faults.length - 1" class="watch" data-test="old">
         {{ t('choose-view-these-results-for-your-previous') }}
       </span>
@@ -171,7 +171,7 @@ async function use(one: WireCandidate) {
               <input
                 type="checkbox"
                 :checked="set.includes(key(one))"
-                :aria-label="t('choose-view-compare', { wire: one.shown })"
+                :aria-label="t('choose-view-compare', { wire: one.label })"
                 data-test="compare"
                 @change="toggle(one)"
               />
@@ -179,7 +179,7 @@ async function use(one: WireCandidate) {
             <span class="rank num">{{ i + 1 }}</span>
             <div>
               <h2>
-                <span class="metal" aria-hidden="true" />{{ one.shown }}
+                <span class="metal" aria-hidden="true" />{{ one.label }}
                 <span v-if="one.cost" class="quiet cost">{{
                   t('choose-view-each', { cost: money(one.cost) })
                 }}</span>
@@ -237,7 +237,7 @@ async function use(one: WireCandidate) {
               </th>
               <th v-for="one in compared" :key="key(one)" class="right">
                 {{ candidates.indexOf(one) + 1 }}
-                <span class="quiet">{{ one.shown }}</span>
+                <span class="quiet">{{ one.label }}</span>
               </th>
             </tr>
           </thead>
@@ -258,7 +258,7 @@ async function use(one: WireCandidate) {
           <summary>{{ t('choose-view-metals-not-suitable', { leftout: found.left_out.length }) }}</summary>
           <ul>
             <li v-for="one in found.left_out" :key="one.metal">
-              <b>{{ one.shown }}</b> <span class="quiet">{{ one.because }}</span>
+              <b>{{ one.label }}</b> <span class="quiet">{{ one.because }}</span>
             </li>
           </ul>
         </details>

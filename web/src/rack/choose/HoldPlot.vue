@@ -20,8 +20,8 @@ const described = computed(() =>
       .map((one, i) =>
         t('hold-plot-effort', {
           i: i + 1,
-          one: one.shown,
-          holdsshown: one.holds_shown?.[0],
+          one: one.label,
+          holdsshown: one.holds_text?.[0],
           effort: one.effort.toFixed(1),
         }),
       )
@@ -41,7 +41,7 @@ const option = computed(() => {
       formatter: (at: { name: string; value: number[]; dataIndex: number }) =>
         t('hold-plot-holds-effort', {
           name: at.name,
-          at: props.candidates[at.dataIndex]?.holds_shown?.[0],
+          at: props.candidates[at.dataIndex]?.holds_text?.[0],
           at2: at.value[0]!.toFixed(1),
         }),
     },
@@ -56,19 +56,19 @@ const option = computed(() => {
           [one.effort, one.holds_g?.[1] ?? 0],
         ],
         showSymbol: false,
-        lineStyle: { width: props.set.includes(one.shown) ? 3 : 1.4, color: quiet },
+        lineStyle: { width: props.set.includes(one.label) ? 3 : 1.4, color: quiet },
       })),
       {
         type: 'scatter',
         symbolSize: (_: number[], at: { dataIndex: number }) =>
-          props.set.includes(props.candidates[at.dataIndex]?.shown ?? '') ? 27 : 22,
+          props.set.includes(props.candidates[at.dataIndex]?.label ?? '') ? 27 : 22,
         data: props.candidates.map((one, i) => ({
-          name: `${i + 1}, ${one.shown}`,
+          name: `${i + 1}, ${one.label}`,
           value: [one.effort, one.holds_g?.[0] ?? 0],
           itemStyle: {
             color: colours.background,
-            borderColor: props.set.includes(one.shown) ? colours.primary : one.colour,
-            borderWidth: props.set.includes(one.shown) ? 4 : 3,
+            borderColor: props.set.includes(one.label) ? colours.primary : one.colour,
+            borderWidth: props.set.includes(one.label) ? 4 : 3,
           },
           label: { show: true, formatter: String(i + 1), ...text, fontSize: 13, fontWeight: 700, color: ink },
         })),

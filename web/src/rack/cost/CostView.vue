@@ -34,7 +34,7 @@ const start = () =>
     if (!piece.value) return
     const known = await data(api.POST('/api/costs/start', { body: piece.value.purpose }))
     const { request } = known
-    notes.value = { wire: known.wire_shown, price: known.price_from }
+    notes.value = { wire: known.wire_label, price: known.price_from }
     inPairs.value = request.bought_pair ?? false
     byFoot.value = request.price_of_foot ?? false
     texts.value = {
@@ -172,7 +172,7 @@ watch([typedFaults, error], () => {
           data-test="cost-bought"
         />.
       </p>
-      <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert">{{ fault.sentence }}</p>
+      <p v-for="fault in elsewhere" :key="fault.message" class="stop" role="alert">{{ fault.message }}</p>
       <v-btn class="ml-n4 no-print" @click="pricing = true">{{
         t('cost-view-prices-currency-hour-rate')
       }}</v-btn>
@@ -215,7 +215,7 @@ watch([typedFaults, error], () => {
           </tr>
         </tbody>
       </table>
-      <p class="serif verdict" data-test="verdict">{{ cost.sentence }}</p>
+      <p class="serif verdict" data-test="verdict">{{ cost.text }}</p>
       <p class="quiet working">{{ t('cost-view-one-2', { working: cost.working }) }}</p>
     </section>
     <p v-else-if="!piece" class="empty">

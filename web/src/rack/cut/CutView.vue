@@ -112,8 +112,8 @@ const drop = (row: PickedRow) =>
           t('cut-view-add')
         }}</v-btn>
       </form>
-      <p v-for="fault in faults" :key="fault.sentence" class="stop" role="alert" data-test="pick-fault">
-        {{ fault.sentence }}
+      <p v-for="fault in faults" :key="fault.message" class="stop" role="alert" data-test="pick-fault">
+        {{ fault.message }}
       </p>
     </section>
     <section :aria-label="t('cut-view-cutting-plan')">
@@ -122,7 +122,7 @@ const drop = (row: PickedRow) =>
       <p v-else-if="!wanted.length" class="empty" data-test="nothing-picked">
         {{ t('cut-view-nothing-cut-yet-add-saved') }} <HelpLink about="wire" />
       </p>
-      <WirePlan v-for="of in wanted ?? []" :key="of.shown" :of="of" />
+      <WirePlan v-for="of in wanted ?? []" :key="of.label" :of="of" />
     </section>
   </div>
 </template>

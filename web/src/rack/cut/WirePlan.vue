@@ -35,7 +35,7 @@ const request = computed<CutRequest>(() => ({
 
 const { show, exact } = useShownLengths()
 watch(
-  () => props.of.shown,
+  () => props.of.label,
   () => {
     const { trim_mm, shortest_useful_mm } = props.of
     losses.value = { trim_mm: show(trim_mm), kerf_mm: show(0), shortest_useful_mm: show(shortest_useful_mm) }
@@ -118,7 +118,7 @@ const book = () =>
         ...lost.value,
       }))
     const body = { lots, picks: props.of.picks }
-    const { undo, sentence } = await data(api.POST('/api/cut-plans/book', { body }))
+    const { undo, text: sentence } = await data(api.POST('/api/cut-plans/book', { body }))
     await refresh()
     notice.did(sentence, undo, refresh)
   })
@@ -137,7 +137,7 @@ async function takeFile(file: string) {
 <template>
   <article class="wire-plan" data-test="wire-plan">
     <header>
-      <h2>{{ of.shown }}</h2>
+      <h2>{{ of.label }}</h2>
       <span class="quiet">{{ t('wire-plan-needed', { wantedmm: metres(of.wanted_mm) }) }}</span>
       <span class="acts no-print">
         <button
@@ -192,8 +192,8 @@ async function takeFile(file: string) {
       }}
       <v-btn size="small" @click="stop">{{ t('wire-plan-stop-use-best-so-far') }}</v-btn>
     </p>
-    <p v-for="fault in elsewhere" :key="fault.field + fault.sentence" class="stop" role="alert">
-      {{ fault.sentence }}
+    <p v-for="fault in elsewhere" :key="fault.field + fault.message" class="stop" role="alert">
+      {{ fault.message }}
     </p>
     <template v-if="plan">
       <p v-for="short in plan.short" :key="short.demand" class="stop" data-test="short">
@@ -225,7 +225,7 @@ async function takeFile(file: string) {
         </li>
       </ul>
       <p class="sum">
-        {{ plan.sentence }}
+        {{ plan.text }}
         <span class="quiet">{{
           t('wire-plan-any-plan-uses-at-least', { lowerboundmm: metres(plan.lower_bound_mm) })
         }}</span>

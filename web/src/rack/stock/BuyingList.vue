@@ -17,14 +17,14 @@ const missing = computed(() => (props.needs ?? []).filter((need) => need.missing
     <h2>{{ t('buying-list-buy') }}</h2>
     <p v-if="!missing.length" class="quiet">{{ t('buying-list-nothing-short') }}</p>
     <ul v-else>
-      <li v-for="need in missing" :key="need.shown">
+      <li v-for="need in missing" :key="need.label">
         <p class="wire">
-          {{ need.shown }}
+          {{ need.label }}
           <b v-if="need.packs_n" class="num">{{ need.packs_n }} × {{ metres(need.pack_mm ?? 0) }}</b>
           <b v-else class="num watch">{{ metres(need.missing_mm) }}</b>
         </p>
         <p class="quiet">
-          {{ need.sentence }} {{ need.cost ? `${money(need.cost)}.` : '' }}
+          {{ need.text }} {{ need.cost ? `${money(need.cost)}.` : '' }}
           {{ need.source ? t('buying-list-from', { source: need.source }) : '' }}
         </p>
         <button v-if="!need.packs_n" type="button" class="plain say" @click="emit('keep', need.wire)">

@@ -31,7 +31,7 @@ const piece = ref<ChosenPiece | null>(null)
 const perPiece = ref('')
 const texts = ref<Record<string, string>>({})
 /** What stands on the rack instead, where somebody else changed it first. */
-const current = shallowRef<(Stocked & { sentence: string }) | null>(null)
+const current = shallowRef<(Stocked & { description: string }) | null>(null)
 const picked = ref<{
   metal: Wire['metal'] | null
   temper: NonNullable<Wire['temper']>
@@ -135,7 +135,7 @@ async function typed(): Promise<{ lot: Lot; length_mm?: number }> {
   const { metal, temper, section, surface, kind } = picked.value
   const asked = { size: ['length', 'needed'], tare_g: 'mass', price: 'money', skin_share: 'percent' } as const
   const shown = { ...texts.value, skin_share: skinned.value ? texts.value.skin_share : '' }
-  const missing = metal ? [] : [{ field: 'metal', sentence: t('lot-dialog-choose-metal') }]
+  const missing = metal ? [] : [{ field: 'metal', message: t('lot-dialog-choose-metal') }]
   const found = await readFields(shown, asked).catch((thrown) => {
     throw refused([...missing, ...faultsOf(thrown)])
   })
@@ -165,7 +165,7 @@ const sayReceiving = useDebounceFn(async () => {
   const { name, size, amount } = texts.value
   if (!isNew.value || !picked.value.metal || !name?.trim() || !size?.trim() || !amount?.trim()) return
   try {
-    receiving.value = (await data(api.POST('/api/lots/receiving', { body: await typed() }))).sentence
+    receiving.value = (await data(api.POST('/api/lots/receiving', { body: await typed() }))).text
   } catch {
     // What is wrong is said at its field once it is kept.
   }
@@ -341,7 +341,7 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
     <BothVersions
       v-if="current"
       :yours="told(texts)"
-      :theirs="`${told(current.record)}: ${current.sentence}`"
+      :theirs="`${told(current.record)}: ${current.description}`"
       :at="current.updated_at"
       @mine="keep"
       @theirs="entry = current"

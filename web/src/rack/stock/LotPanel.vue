@@ -74,7 +74,7 @@ function start(what: Doing | null) {
 }
 
 const kinds = computed(() => words.value?.movement_kinds ?? [])
-const shownKind = (word: string) => kinds.value.find((one) => one.word === word)?.shown ?? word
+const shownKind = (word: string) => kinds.value.find((one) => one.word === word)?.label ?? word
 const when = (text: string) =>
   new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 
@@ -192,7 +192,7 @@ function edit() {
         <div class="head-of">
           <h2 class="serif">{{ lot.name }}</h2>
           <p class="quiet">
-            {{ lot.wire_shown }}{{ lot.record.surface === 'bare' ? '' : `, ${lot.record.surface}` }}
+            {{ lot.wire_label }}{{ lot.record.surface === 'bare' ? '' : `, ${lot.record.surface}` }}
             {{ lot.record.note ? `· ${lot.record.note}` : '' }}
           </p>
         </div>
@@ -272,7 +272,7 @@ function edit() {
               {{ simulated ? t('lot-panel-put-on-read') : t('lot-panel-read-scale') }}
             </v-btn>
           </div>
-          <p v-if="weighed" data-test="weighed">{{ weighed.sentence }}</p>
+          <p v-if="weighed" data-test="weighed">{{ weighed.text }}</p>
           <p v-if="weighed?.doubt" class="watch" role="alert" data-test="doubt">{{ weighed.doubt }}</p>
           <v-btn
             type="submit"
@@ -309,8 +309,8 @@ function edit() {
           }}</v-btn>
           <v-btn @click="start(null)">{{ t('lot-panel-cancel') }}</v-btn>
         </form>
-        <p v-for="fault in elsewhere" :key="fault.sentence" class="stop" role="alert" data-test="lot-fault">
-          {{ fault.sentence }}
+        <p v-for="fault in elsewhere" :key="fault.message" class="stop" role="alert" data-test="lot-fault">
+          {{ fault.message }}
         </p>
         <table class="ledger" data-test="ledger">
           <thead>

@@ -118,8 +118,8 @@ async function bringIn() {
     <div class="preview" data-test="preview">
       <h2>{{ name }}</h2>
       <ul v-if="faults.length" class="stop" role="alert" data-test="file-faults">
-        <li v-for="fault in faults.slice(0, 12)" :key="fault.field + fault.sentence">
-          <code v-if="fault.field">{{ fault.field }}</code> {{ fault.sentence }}
+        <li v-for="fault in faults.slice(0, 12)" :key="fault.field + fault.message">
+          <code v-if="fault.field">{{ fault.field }}</code> {{ fault.message }}
         </li>
       </ul>
       <template v-if="seen">
@@ -142,9 +142,9 @@ async function bringIn() {
             <tr v-for="row in seen.rows" :key="row.place">
               <td class="quiet place">{{ row.place }}</td>
               <td>
-                {{ row.name }} <span class="quiet">{{ row.says }}</span>
-                <p v-for="fault in row.faults" :key="fault.field + fault.sentence" class="stop fault">
-                  <code>{{ fault.field }}</code> {{ fault.sentence }}
+                {{ row.name }} <span class="quiet">{{ row.description }}</span>
+                <p v-for="fault in row.faults" :key="fault.field + fault.message" class="stop fault">
+                  <code>{{ fault.field }}</code> {{ fault.message }}
                 </p>
               </td>
             </tr>

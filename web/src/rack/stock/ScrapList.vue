@@ -32,7 +32,7 @@ const note = ref('')
 const { faults, attempt } = useForm()
 
 const shown = (kind: 'metals' | 'cleanlinesses', word: string) =>
-  words.value?.[kind].find((one) => one.word === word)?.shown ?? word
+  words.value?.[kind].find((one) => one.word === word)?.label ?? word
 const grouped = computed(() => heap.value?.piles ?? [])
 
 function start(pile?: Pile) {

@@ -68,8 +68,8 @@ const groups = computed(() => {
   const groups: { shown: string; wire: Wire; lots: Stocked[]; left: number; longest: number }[] = []
   for (const lot of rack.value?.lots ?? []) {
     let group = groups.at(-1)
-    if (!group || group.shown !== lot.wire_shown) {
-      group = { shown: lot.wire_shown, wire: lot.record.wire, lots: [], left: 0, longest: 1 }
+    if (!group || group.shown !== lot.wire_label) {
+      group = { shown: lot.wire_label, wire: lot.record.wire, lots: [], left: 0, longest: 1 }
       groups.push(group)
     }
     group.lots.push(lot)
@@ -78,7 +78,7 @@ const groups = computed(() => {
   }
   return groups
 })
-const missing = computed(() => new Map(needs.value?.map((need) => [need.shown, need.missing_mm])))
+const missing = computed(() => new Map(needs.value?.map((need) => [need.label, need.missing_mm])))
 const empty = computed(() => metals.value?.length === 0 && !usedUp.value)
 
 function choose(next: Wire['metal']) {
@@ -116,7 +116,7 @@ function choose(next: Wire['metal']) {
           data-test="filter-metal"
           @click="choose(total.metal)"
         >
-          {{ total.shown }}
+          {{ total.label }}
           <span class="quiet">{{
             t('stock-view-g', { leftg: total.left_g.toFixed(total.left_g < 10 ? 1 : 0) })
           }}</span>
@@ -132,7 +132,7 @@ function choose(next: Wire['metal']) {
         >
           <option value="">{{ t('stock-view-spools-offcuts') }}</option>
           <option v-for="one in words?.stock_kinds ?? []" :key="one.word" :value="one.word">
-            {{ t('stock-view-s', { one: one.shown }) }}
+            {{ t('stock-view-s', { one: one.label }) }}
           </option>
         </select>
         <label class="holds">
@@ -153,8 +153,8 @@ function choose(next: Wire['metal']) {
           }}
         </label>
       </div>
-      <p v-for="fault in holdsFaults" :key="fault.sentence" class="stop" role="alert" data-test="holds-fault">
-        {{ fault.sentence }}
+      <p v-for="fault in holdsFaults" :key="fault.message" class="stop" role="alert" data-test="holds-fault">
+        {{ fault.message }}
       </p>
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
       <p v-else-if="!rack" class="quiet" role="status">{{ t('stock-view-loading-stock') }}</p>

@@ -127,7 +127,7 @@ pub enum Because {
     /// The barrel is free, and may run, only then.
     BarrelFree,
     /// The batch that was worked on before goes on.
-    GoesOn,
+    Repeats,
     /// Its tools are out already.
     SameTools,
     /// Of all that could be begun then, it is due first.
@@ -157,7 +157,7 @@ pub struct Placed {
     /// How many are done.
     pub n: u32,
     /// Whether tools are laid out for it.
-    pub lays_out: bool,
+    pub sets_up: bool,
     /// When what runs by itself afterwards is done.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub alone_to_min: Option<f64>,
@@ -176,7 +176,7 @@ pub struct Unplaced {
     /// How many of it.
     pub n: u32,
     /// Why, in a sentence.
-    pub sentence: String,
+    pub text: String,
 }
 
 /// A job that is done after its due day, or not at all.

@@ -359,7 +359,17 @@ impl Sittings {
         plan.cost.changes_min += if lays_out { work.setting_up_min } else { 0.0 };
         let sitting = bench.sitting;
         let work = here.work;
-        plan.placed.push(Placed { job, work, sitting, from_min, to_min, n, lays_out, alone_to_min, because });
+        plan.placed.push(Placed {
+            job,
+            work,
+            sitting,
+            from_min,
+            to_min,
+            n,
+            sets_up: lays_out,
+            alone_to_min,
+            because,
+        });
         self.pass_over_done(job, here);
     }
 
@@ -434,7 +444,7 @@ impl Sittings {
             return Because::Pinned;
         }
         if plan.placed.last().is_some_and(|last| last.job == job) {
-            return Because::GoesOn;
+            return Because::Repeats;
         }
         if !bench.lays_out(work) {
             return Because::SameTools;
@@ -493,7 +503,7 @@ impl Sittings {
             };
             let after = self.jobs[job].works[here.work + 1..].iter().map(|work| work.n);
             let n = after.fold(here.left_n, u32::saturating_add);
-            plan.unplaced.push(Unplaced { job, work: here.work, n, sentence });
+            plan.unplaced.push(Unplaced { job, work: here.work, n, text: sentence });
         }
         let over = self.sittings.last().map_or(0.0, |last| last.to_min);
         plan.interruptions_n += short_runs(&plan.placed);

@@ -6,7 +6,7 @@ use super::{Drift, LEAST_FOR_DRIFT, LotPoint, SURE_DRIFT, WELL_LAID};
 /// measurement in eight is left out where all the others lie on a line.
 pub(super) fn drift(points: &[LotPoint]) -> Option<Drift> {
     let of = |point: &LotPoint| Some((point.off_spool_mm? / 1000.0, point.flow, point.own_spread.powi(-2)));
-    let mut seen: Vec<_> = points.iter().filter(|point| !point.aside).filter_map(of).collect();
+    let mut seen: Vec<_> = points.iter().filter(|point| !point.excluded).filter_map(of).collect();
     let last_m = seen.iter().map(|(x, ..)| *x).fold(f64::NEG_INFINITY, f64::max);
     let mut may_leave_out = seen.len() / 8;
     while seen.len() >= LEAST_FOR_DRIFT {

@@ -45,7 +45,7 @@ pub struct MeasuredInside {
     /// How much wire had come off the spool by then, mm, where that is known.
     pub off_spool_mm: Option<f64>,
     /// Whether the maker has set it aside: it is shown, and teaches nothing.
-    pub aside: bool,
+    pub excluded: bool,
 }
 
 /// What one measured inside says, for the plot.
@@ -69,7 +69,7 @@ pub struct LotPoint {
     #[serde(skip_serializing_if = "Option::is_none")]
     pub off_spool_mm: Option<f64>,
     /// Whether it was set aside.
-    pub aside: bool,
+    pub excluded: bool,
     /// How far it lies from what all the others foretell, in standard deviations.
     pub off: f64,
     /// Whether that is so far that it should be measured again, or set aside.
@@ -243,7 +243,7 @@ fn grid(mean: f64, spread: f64) -> Vec<f64> {
 /// let wound = RingRequest::new(wire, Mandrel::round(6.0), 20);
 /// // A coil of a lot that is a tenth stronger.
 /// let inside_mm = inside_with(&wound, Inside::Coil, 1.1).unwrap();
-/// let coil = MeasuredInside { wound, of: Inside::Coil, inside_mm, readings_n: 3, off_spool_mm: None, aside: false };
+/// let coil = MeasuredInside { wound, of: Inside::Coil, inside_mm, readings_n: 3, off_spool_mm: None, excluded: false };
 /// let learned = learn(&[coil], &HandSpread::default());
 /// // One coil draws the plan most of the way.
 /// assert!((learned.flow - 1.1).abs() < 0.03 && learned.spread < 0.08);
@@ -297,7 +297,7 @@ pub fn learn(measured: &[MeasuredInside], hand: &HandSpread) -> LotLearned {
             point.outlier = point.off.abs() > OUTLIER;
         }
     }
-    let counts = measured.iter().filter(|one| !one.aside).count();
+    let counts = measured.iter().filter(|one| !one.excluded).count();
     let (flow, spread) = drift.map_or((belief.mean, belief.spread), |drift| (drift.here, drift.here_spread));
     LotLearned {
         flow,
@@ -347,7 +347,7 @@ fn points(
                     handbook_mm: inside_with(&one.wound, one.of, 1.0).unwrap_or(0.0),
                     now_mm: foretold + seen.differs_mm,
                     off_spool_mm: one.off_spool_mm,
-                    aside: one.aside,
+                    excluded: one.excluded,
                     off,
                     outlier: off.abs() > OUTLIER,
                 },
@@ -385,7 +385,8 @@ impl LotLearned {
         if self.measured_n == 0 {
             return text!("lot-not-measured-yet-so-usual", handbook_spread = per_cent(HANDBOOK_SPREAD));
         }
-        let odd: Vec<&LotPoint> = self.points.iter().filter(|point| point.outlier && !point.aside).collect();
+        let odd: Vec<&LotPoint> =
+            self.points.iter().filter(|point| point.outlier && !point.excluded).collect();
         let odd = match (&odd[..], self.measured_n) {
             ([], _) => "",
             (_, 1) => {

@@ -72,7 +72,7 @@ impl<'a> OneRod<'a> {
             let own_mm = hand.of_one(one.of == Inside::Ring, sawn, one.readings_n).max(LEAST_SPREAD_MM);
             let seen = |differs_mm: f64| {
                 let mm = one.inside_mm - differs_mm;
-                Seen { at, mm, differs_mm, own_mm, counts: !one.aside }
+                Seen { at, mm, differs_mm, own_mm, counts: !one.excluded }
             };
             match rods.iter_mut().find(of_rod) {
                 Some(rod) => {

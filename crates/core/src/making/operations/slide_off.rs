@@ -16,7 +16,7 @@ pub struct SlideOff<'a> {
     /// The rod it was wound on.
     pub rod: &'a Mandrel,
     /// Strain that was spent before it was wound.
-    pub spent: f64,
+    pub strain_before: f64,
     /// Tails of all coils together, mm.
     pub tails_mm: f64,
     /// Ragged part-turns of all coils together, mm of wire.
@@ -34,7 +34,7 @@ impl Perform for SlideOff<'_> {
         let Some(mut coil) = piece.coil.filter(|coil| coil.on_the_rod) else {
             return Err(text!("slide-off-there-no-coil-on-rod").to_owned());
         };
-        let bending = Bending::after(bench.wire, self.spent);
+        let bending = Bending::after(bench.wire, self.strain_before);
         let Some(sprung) = Coil::wind_with(&bending, self.rod.outline()) else {
             return Err(text!("slide-off-wire-springs-straight").to_owned());
         };

@@ -16,7 +16,7 @@ pub struct Wrap {
     /// The stretch.
     pub formed: FormedStretch,
     /// What is wrapped before it in one go: a first half turn that leads down from the loop.
-    pub goes_on: bool,
+    pub continues: bool,
     /// How many are counted in all, and by which rule.
     pub counted: (f64, &'static str),
     /// The pattern's own way, where it has one.
@@ -47,7 +47,7 @@ impl Perform for Wrap {
         numbers.inside_mm = Some(core);
         numbers.strain_used = Some(used);
         let (count, rule) = self.counted;
-        let text = if self.goes_on {
+        let text = if self.continues {
             text!("wrap-keep-wrapping-close-together-until", count = shown(count, 2), rule)
         } else if (turns - count).abs() < 1e-9 {
             text!("wrap-wrap-round-stem-close-together", count = shown(count, 2), rule)

@@ -18,20 +18,20 @@ impl ChooseRequest {
         let piece = self.joined(self.purpose.clone().in_wire(wire.clone()));
         let (holds, tumbled) = match finished(&piece, workshop) {
             Ok(finished) => finished,
-            Err(faults) => return faults.0.into_iter().take(1).map(|fault| fault.sentence).collect(),
+            Err(faults) => return faults.0.into_iter().take(1).map(|fault| fault.message).collect(),
         };
         if let Some(now) = holds {
             // What the barrel would add, where it is not in the route already.
             let barrel = piece.changes().toggled(Operation::Tumble, Place::AtTheEnd);
             let after = if tumbled { None } else { finished(&piece.clone().changed(barrel), workshop).ok() };
             let after = after.and_then(|(holds, _)| holds).unwrap_or(now);
-            (measured.holds_n, measured.holds_hardened_n) = (now.comes_off_n, after.comes_off_n);
+            (measured.holds_n, measured.holds_hardened_n) = (now.pulls_open_n, after.pulls_open_n);
             measured.closed = now.closed;
         }
         let Piece::Finding(request) = &piece else { return vec![] };
         let Ok(finished) = request.finished(workshop) else { return vec![] };
         let checks = finished.checks(workshop).into_iter();
-        checks.filter(|check| !check.ok && check.level == Level::Stop).map(|check| check.sentence).collect()
+        checks.filter(|check| !check.ok && check.level == Level::Stop).map(|check| check.text).collect()
     }
 
     /// The piece, joined as asked where its own plan does not do so already.

@@ -107,7 +107,7 @@ pub struct WireCandidate {
     /// The wire.
     pub wire: Wire,
     /// The wire in words.
-    pub shown: String,
+    pub label: String,
     /// Load at which it opens as made, N; none for a piece of which no load is given.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub holds_n: Option<f64>,
@@ -119,7 +119,7 @@ pub struct WireCandidate {
     pub holds_g: Option<[f64; 2]>,
     /// The two in words: `670 g`.
     #[serde(skip_serializing_if = "Option::is_none")]
-    pub holds_shown: Option<[String; 2]>,
+    pub holds_text: Option<[String; 2]>,
     /// Effort of a bend, as a multiple of 20 AWG soft copper.
     pub effort: f64,
     /// Share of the stretch it had left that its tightest bend uses.
@@ -154,7 +154,7 @@ pub struct LeftOut {
     /// The metal.
     pub metal: Metal,
     /// Its name.
-    pub shown: &'static str,
+    pub label: &'static str,
     /// Why it is left out.
     pub because: String,
 }
@@ -241,7 +241,7 @@ impl ChooseRequest {
         let mut weighed_n = 0;
         for metal in Metal::ALL {
             if let Some(because) = self.excludes(*metal, &duty) {
-                left_out.push(LeftOut { metal: *metal, shown: metal.shown(), because });
+                left_out.push(LeftOut { metal: *metal, label: metal.shown(), because });
                 continue;
             }
             for temper in Temper::ALL {

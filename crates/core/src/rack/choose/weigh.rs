@@ -15,7 +15,7 @@ use crate::piece::Piece;
 use crate::rack::stock::price::Rack;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::wire::metal::{Joining, Metal, Nickel, Taken, Temper};
+use crate::wire::metal::{Commonness, Joining, Metal, Nickel, Temper};
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, grams_that_pull, load_told};
 use crate::words::capital;
 use crate::words::length::{LengthUnit, shown, thickness};
@@ -71,11 +71,11 @@ enum Point {
 
 /// What a metal misses that makers take less often: none of the everyday ones does.
 fn unusual(metal: Metal) -> f64 {
-    match metal.figures().taken {
-        Taken::Everyday => 0.0,
-        Taken::AtTimes => 0.25,
-        Taken::Seldom => 0.6,
-        Taken::Asked => 1.2,
+    match metal.figures().how_common {
+        Commonness::Everyday => 0.0,
+        Commonness::AtTimes => 0.25,
+        Commonness::Seldom => 0.6,
+        Commonness::Asked => 1.2,
     }
 }
 
@@ -139,7 +139,7 @@ impl ChooseRequest {
             let metal = match figures {
                 f if f.stains && self.maker == Maker::Confident => 0.6,
                 f if f.nickel == Nickel::Bound => 0.2,
-                f if f.tires => 0.4,
+                f if f.fatigues => 0.4,
                 _ => 0.0,
             };
             size + metal
@@ -168,7 +168,7 @@ impl ChooseRequest {
             }
             _ => 0.0,
         };
-        let keeps = if figures.tires {
+        let keeps = if figures.fatigues {
             0.6
         } else if figures.stays_soft && self.joined != Joined::Fused {
             0.2
@@ -249,10 +249,10 @@ impl ChooseRequest {
         let holds = [measured.holds_n, measured.holds_hardened_n];
         Some(WireCandidate {
             wire: wire.clone(),
-            shown: wire.shown(habits.unit),
+            label: wire.shown(habits.unit),
             holds_n: duty.bears().then_some(measured.holds_n),
             holds_g: duty.bears().then(|| holds.map(grams_that_pull)),
-            holds_shown: duty.bears().then(|| holds.map(load_told)),
+            holds_text: duty.bears().then(|| holds.map(load_told)),
             holds_hardened_n: duty.bears().then_some(measured.holds_hardened_n),
             effort: measured.effort,
             strain_used: measured.strain_used,
@@ -436,7 +436,7 @@ fn ear_told(wire: &Wire, unit: LengthUnit) -> String {
 fn temper_told(wire: &Wire) -> String {
     let figures = wire.metal.figures();
     match wire.temper {
-        _ if figures.tires => text!("choose-weigh-too-soft-hold-tires-when").to_owned(),
+        _ if figures.fatigues => text!("choose-weigh-too-soft-hold-tires-when").to_owned(),
         Temper::Soft if figures.stays_soft => text!("choose-weigh-stays-soft-unless-worked-hard").to_owned(),
         Temper::Soft => text!("choose-weigh-soft-must-be-hardened-afterwards").to_owned(),
         temper => {

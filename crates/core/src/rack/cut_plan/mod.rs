@@ -150,7 +150,7 @@ pub struct CutPlan {
     #[serde(default)]
     pub split_pairs_n: usize,
     /// What it comes to.
-    pub sentence: String,
+    pub text: String,
     /// What to mind while cutting; the maker of the tool comes first.
     pub caution: String,
 }

@@ -27,7 +27,7 @@ pub struct WireDemand {
     /// The wire.
     pub wire: Wire,
     /// The wire in words.
-    pub shown: String,
+    pub label: String,
     /// The blanks, as a cut plan takes them.
     pub demand: Vec<Demand>,
     /// All of them end to end, mm.
@@ -81,7 +81,7 @@ pub fn by_wire(
             let at = wires.iter().position(|one| one.wire.stands_for(wire)).unwrap_or_else(|| {
                 wires.push(WireDemand {
                     wire: wire.clone().of_any_lot(),
-                    shown: wire.shown(unit),
+                    label: wire.shown(unit),
                     demand: vec![],
                     wanted_mm: 0.0,
                     trim_mm: 0.0,

@@ -55,10 +55,10 @@ impl CutRequest {
             gap,
             optimal,
             split_pairs_n: self.split_pairs(&found.counts),
-            sentence,
+            text: sentence,
             caution,
         };
-        CutPlan { sentence: plan.in_words(unit), ..plan }
+        CutPlan { text: plan.in_words(unit), ..plan }
     }
 
     /// Blanks and their kerfs, and one trim for each of the fewest pieces of stock that hold them.

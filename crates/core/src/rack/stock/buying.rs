@@ -110,9 +110,9 @@ pub struct Need {
     /// The wire.
     pub wire: Wire,
     /// The wire in words.
-    pub shown: String,
+    pub label: String,
     /// What there is of it, mm.
-    pub there_mm: f64,
+    pub in_stock_mm: f64,
     /// What open plans want of it, mm.
     pub wanted_mm: f64,
     /// What should be left after that, mm.
@@ -132,7 +132,7 @@ pub struct Need {
     /// Where it is bought.
     pub source: String,
     /// The same in a sentence.
-    pub sentence: String,
+    pub text: String,
 }
 
 impl Need {
@@ -141,12 +141,12 @@ impl Need {
     pub fn of(
         wire: &Wire,
         keeping: Option<&StockLevel>,
-        there_mm: f64,
+        in_stock_mm: f64,
         wanted_mm: f64,
         unit: LengthUnit,
     ) -> Self {
         let keep_mm = keeping.map_or(0.0, |k| k.keep_mm);
-        let missing_mm = (wanted_mm + keep_mm - there_mm).max(0.0);
+        let missing_mm = (wanted_mm + keep_mm - in_stock_mm).max(0.0);
         let pack_mm = keeping.and_then(|k| k.pack_mm);
         let packs = pack_mm.map(|pack| (missing_mm / pack - 1e-9).ceil().max(0.0));
         #[expect(
@@ -171,7 +171,7 @@ impl Need {
         let sentence = if missing_mm > 0.0 {
             text!(
                 "buying-in-stock-needed-keep-short",
-                there_mm = metres(there_mm),
+                there_mm = metres(in_stock_mm),
                 wanted_mm = metres(wanted_mm),
                 keep_mm = metres(keep_mm),
                 missing_mm = metres(missing_mm),
@@ -180,7 +180,7 @@ impl Need {
         } else {
             text!(
                 "buying-in-stock-needed-keep-enough",
-                there_mm = metres(there_mm),
+                there_mm = metres(in_stock_mm),
                 wanted_mm = metres(wanted_mm),
                 keep_mm = metres(keep_mm)
             )
@@ -188,8 +188,8 @@ impl Need {
         let source = keeping.map(|k| k.source.clone()).unwrap_or_default();
         Self {
             wire: wire.clone(),
-            shown: name,
-            there_mm,
+            label: name,
+            in_stock_mm,
             wanted_mm,
             keep_mm,
             missing_mm,
@@ -197,7 +197,7 @@ impl Need {
             pack_mm,
             cost,
             source,
-            sentence,
+            text: sentence,
         }
     }
 }

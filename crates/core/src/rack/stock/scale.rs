@@ -81,7 +81,7 @@ impl Mark {
 ///
 /// assert_eq!(read("S 12,5g").unwrap(), 12.5);
 /// assert_eq!(read(".82 g").unwrap(), 0.82);
-/// assert!(read("S D 12.5 g").unwrap_err().sentence.contains("not steady"));
+/// assert!(read("S D 12.5 g").unwrap_err().message.contains("not steady"));
 /// assert!(read("12 apples").is_err());
 /// ```
 pub fn read(line: &str) -> Result<f64, Fault> {

@@ -27,7 +27,7 @@ pub struct Weighed {
     /// By how much that differs from what the ledger says, mm.
     pub differs_mm: f64,
     /// The same in a sentence.
-    pub sentence: String,
+    pub text: String,
     /// Why it is hardly so, and is not booked before somebody says that it is: there was never so much of the lot, or twice as
     /// much should be left.
     #[serde(skip_serializing_if = "Option::is_none")]
@@ -131,6 +131,6 @@ impl Lot {
         } else {
             None
         };
-        Ok(Weighed { gross_g, wire_g, length_mm, spread_mm, differs_mm, sentence, doubt })
+        Ok(Weighed { gross_g, wire_g, length_mm, spread_mm, differs_mm, text: sentence, doubt })
     }
 }

@@ -52,7 +52,7 @@ words! {
 
 words! {
     /// How commonly makers take a metal for findings.
-    pub enum Taken ("taken") {
+    pub enum Commonness ("taken") {
         /// Every day.
         Everyday = "everyday";
         /// Now and then.
@@ -280,13 +280,13 @@ pub struct Figures {
     /// Whether the usual baths darken it.
     pub darkens: bool,
     /// Whether it tires and breaks when bent to and fro, and wears away in use.
-    pub tires: bool,
+    pub fatigues: bool,
     /// Whether it stays soft however it is worked.
     pub stays_soft: bool,
     /// Whether it is sold by troy weight.
     pub precious: bool,
     /// How commonly makers take it.
-    pub taken: Taken,
+    pub how_common: Commonness,
     /// Share of the weight that is a rolled-on skin of another metal.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub skin_share: Option<f64>,

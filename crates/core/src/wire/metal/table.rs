@@ -1,7 +1,7 @@
 //! The table of metals: one row each, all that is known of it.
 
 use super::heat::{Annealing, Cooling, HeatCue};
-use super::{Balls, Figures, Joining, Nickel, Taken};
+use super::{Balls, Commonness, Figures, Joining, Nickel};
 use lorimant_text::Text;
 
 /// A metal of which nothing has to be said: what rows differ from.
@@ -26,10 +26,10 @@ const PLAIN: Figures = Figures {
     rusts: false,
     nickel: Nickel::Free,
     darkens: false,
-    tires: false,
+    fatigues: false,
     stays_soft: false,
     precious: false,
-    taken: Taken::Everyday,
+    how_common: Commonness::Everyday,
     skin_share: None,
     gram_costs: (0.003, 2.0),
     care: Text::NONE,
@@ -96,7 +96,7 @@ pub(super) const RED_BRASS: Figures = Figures {
 };
 
 pub(super) const PHOSPHOR_BRONZE: Figures = Figures {
-    taken: Taken::AtTimes,
+    how_common: Commonness::AtTimes,
     anneals_c: (475, 675),
     annealing: Some(Annealing::new(HeatCue::FirstRed, 5, Cooling::Air)),
     cooling: Cooling::Air,
@@ -120,7 +120,7 @@ pub(super) const PHOSPHOR_BRONZE: Figures = Figures {
 };
 
 pub(super) const NICKEL_SILVER: Figures = Figures {
-    taken: Taken::AtTimes,
+    how_common: Commonness::AtTimes,
     anneals_c: (600, 750),
     annealing: Some(Annealing::new(HeatCue::FirstRed, 10, Cooling::Air)),
     cooling: Cooling::Air,
@@ -259,7 +259,7 @@ pub(super) const SILVER_FILLED: Figures = Figures {
 };
 
 pub(super) const GOLD_14K: Figures = Figures {
-    taken: Taken::Asked,
+    how_common: Commonness::Asked,
     anneals_c: (650, 750),
     annealing: Some(Annealing::new(HeatCue::FirstRed, 10, Cooling::WaterWhenBlack)),
     melts_c: (830, 890),
@@ -289,13 +289,13 @@ pub(super) const GOLD_14K: Figures = Figures {
 };
 
 pub(super) const ALUMINIUM: Figures = Figures {
-    taken: Taken::AtTimes,
+    how_common: Commonness::AtTimes,
     anneals_c: (345, 415),
     annealing: Some(Annealing::new(HeatCue::MarkerFades, 2, Cooling::Air)),
     cooling: Cooling::Air,
     pickles: false,
     melts_c: (643, 657),
-    tires: true,
+    fatigues: true,
     joins: &[],
     gram_costs: (0.004, 2.0),
     care: Text::named("metal-table-marks-easily-tires-breaks-when"),
@@ -305,7 +305,7 @@ pub(super) const ALUMINIUM: Figures = Figures {
 };
 
 pub(super) const STAINLESS_STEEL: Figures = Figures {
-    taken: Taken::AtTimes,
+    how_common: Commonness::AtTimes,
     anneals_c: (1010, 1120),
     annealing: Some(Annealing::new(HeatCue::BrightOrange, 5, Cooling::WaterAtOnce)),
     cooling: Cooling::WaterAtOnce,
@@ -320,7 +320,7 @@ pub(super) const STAINLESS_STEEL: Figures = Figures {
 };
 
 pub(super) const MILD_STEEL: Figures = Figures {
-    taken: Taken::Seldom,
+    how_common: Commonness::Seldom,
     anneals_c: (680, 760),
     annealing: Some(Annealing::new(HeatCue::CherryRed, 10, Cooling::Slow)),
     cooling: Cooling::Slow,
@@ -345,7 +345,7 @@ pub(super) const MILD_STEEL: Figures = Figures {
 };
 
 pub(super) const NIOBIUM: Figures = Figures {
-    taken: Taken::Asked,
+    how_common: Commonness::Asked,
     anneals_c: (900, 1200),
     melts_c: (2468, 2468),
     cooling: Cooling::Air,
@@ -359,7 +359,7 @@ pub(super) const NIOBIUM: Figures = Figures {
 };
 
 pub(super) const TITANIUM: Figures = Figures {
-    taken: Taken::Asked,
+    how_common: Commonness::Asked,
     anneals_c: (650, 760),
     melts_c: (1668, 1668),
     cooling: Cooling::Air,

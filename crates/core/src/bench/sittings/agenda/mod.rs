@@ -125,7 +125,7 @@ impl ScheduleChange {
 /// A step in a session, or a part of one.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct SatWork {
+pub struct SessionStep {
     /// The step, from 1.
     pub step_n: u32,
     /// What it is, in two or three words.
@@ -141,7 +141,7 @@ pub struct SatWork {
     #[cfg_attr(feature = "schema", schema(value_type = String))]
     pub to: Timestamp,
     /// Whether tools are laid out for it.
-    pub lays_out: bool,
+    pub sets_up: bool,
 }
 
 /// One batch worked on without leaving it: what a line of the schedule says.
@@ -155,7 +155,7 @@ pub struct BatchRun {
     /// How many it is, as they are ordered: `17 pairs`.
     pub counted: String,
     /// From which step to which: `straighten to crown`, `tumble`.
-    pub steps_told: String,
+    pub steps_text: String,
     /// Hands begin.
     #[cfg_attr(feature = "schema", schema(value_type = String))]
     pub from: Timestamp,
@@ -167,15 +167,15 @@ pub struct BatchRun {
     /// What made it begin then.
     pub because: Because,
     /// The same in a sentence.
-    pub why: String,
+    pub reason: String,
     /// Its steps, in order.
-    pub steps: Vec<SatWork>,
+    pub steps: Vec<SessionStep>,
 }
 
 /// A sitting with what is done in it.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct AgendaSitting {
+pub struct AgendaSession {
     /// It begins.
     #[cfg_attr(feature = "schema", schema(value_type = String))]
     pub from: Timestamp,
@@ -252,7 +252,7 @@ pub struct Unmet {
     /// The orders it is for, by their numbers.
     pub orders: Vec<i64>,
     /// What, in a sentence.
-    pub sentence: String,
+    pub text: String,
 }
 
 /// Something that would help, and what would come of it.
@@ -260,7 +260,7 @@ pub struct Unmet {
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Help {
     /// What, in a sentence.
-    pub sentence: String,
+    pub text: String,
     /// Whether everything is done in time then.
     pub in_time: bool,
 }
@@ -297,13 +297,13 @@ pub struct Agenda {
     #[cfg_attr(feature = "schema", schema(value_type = String))]
     pub begins: Timestamp,
     /// Sittings, one after another, those without work among them.
-    pub sittings: Vec<AgendaSitting>,
+    pub sessions: Vec<AgendaSession>,
     /// What runs by itself.
-    pub alone: Vec<Alone>,
+    pub unattended: Vec<Alone>,
     /// When everything that finds its time is done, what is due first by first.
     pub ready: Vec<Ready>,
     /// How it stands, in a sentence or two; nothing where there is nothing to do.
-    pub told: String,
+    pub text: String,
     /// What comes too late, and what finds no time.
     pub unmet: Vec<Unmet>,
     /// What would help.

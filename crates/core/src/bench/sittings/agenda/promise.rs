@@ -15,7 +15,7 @@ pub struct Promise {
     #[cfg_attr(feature = "schema", schema(value_type = Option<String>, format = Date))]
     pub ready_on: Option<Date>,
     /// The same in a sentence.
-    pub told: String,
+    pub text: String,
     /// What its due day would make late, or push out of the hours there are.
     pub pushes: Vec<String>,
 }
@@ -35,11 +35,11 @@ impl Promise {
                 text!("promise-ready-at-earliest-after-its", on = day(on))
             }
             (Some(on), _) => text!("promise-ready", on = day(on)),
-            (None, Some(unmet)) => unmet.sentence.clone(),
+            (None, Some(unmet)) => unmet.text.clone(),
             (None, None) => text!("promise-ready-now-in-stock").to_owned(),
         };
         let known = |one: &&Unmet| without.unmet.iter().all(|was| was.of != one.of);
         let pushed = with.unmet.iter().filter(|one| !its_own(one.of)).filter(known);
-        Self { ready_on, told, pushes: pushed.map(|one| one.sentence.clone()).collect() }
+        Self { ready_on, text: told, pushes: pushed.map(|one| one.text.clone()).collect() }
     }
 }

@@ -4,7 +4,7 @@ use jiff::Timestamp;
 use jiff::civil::Date;
 
 use super::laid::{Laid, Named};
-use super::{Agenda, AgendaSitting, Alone, BatchRun, Help, Ready, SatWork, Strain, Unmet};
+use super::{Agenda, AgendaSession, Alone, BatchRun, Help, Ready, SessionStep, Strain, Unmet};
 use crate::bench::sittings::help::{Helps, Way};
 use crate::bench::sittings::hours::after;
 use crate::bench::sittings::{Because, Placed, Planned, Stretch};
@@ -15,7 +15,7 @@ impl Laid {
     #[must_use]
     pub fn agenda(&self, planned: &Planned, help: &[Helps]) -> Agenda {
         let now = self.begins.timestamp();
-        let mut sittings: Vec<AgendaSitting> =
+        let mut sittings: Vec<AgendaSession> =
             self.sittings.sittings.iter().map(|one| self.sitting(one, false)).collect();
         let mut alone = self.running.clone();
         for (i, placed) in planned.placed.iter().enumerate() {
@@ -56,21 +56,21 @@ impl Laid {
                 }
                 false => text!("agenda-told-due-late", name, day, by_min = span(late.by_min)),
             };
-            Unmet { of: *of, orders: orders.clone(), sentence }
+            Unmet { of: *of, orders: orders.clone(), text: sentence }
         });
         let unplaced = planned.unplaced.iter().map(|one| {
             let Named { of, orders, name, due, .. } = &self.wanted[one.job];
             let due = due.map_or(String::new(), |day| text!("agenda-told-due", day = day.strftime("%-d %B")));
-            let sentence = format!("{name}{due}: {}", one.sentence);
-            Unmet { of: *of, orders: orders.clone(), sentence }
+            let sentence = format!("{name}{due}: {}", one.text);
+            Unmet { of: *of, orders: orders.clone(), text: sentence }
         });
         let unmet: Vec<Unmet> = self.cannot.iter().cloned().chain(unplaced).chain(late).collect();
         let ready = self.ready(planned);
         Agenda {
             begins: now,
-            sittings,
-            alone,
-            told: told(&ready, &unmet),
+            sessions: sittings,
+            unattended: alone,
+            text: told(&ready, &unmet),
             ready,
             unmet,
             help: help.iter().map(|one| self.helped(one)).collect(),
@@ -98,23 +98,23 @@ impl Laid {
     }
 
     /// Adds a step to the batch that is worked on, or begins with another.
-    fn add_to_run(&self, sitting: &mut AgendaSitting, placed: &Placed, planned: &Planned, at: usize) {
+    fn add_to_run(&self, sitting: &mut AgendaSession, placed: &Placed, planned: &Planned, at: usize) {
         let now = self.begins.timestamp();
         let index = &self.index[placed.job][placed.work];
         let work = &self.sittings.jobs[placed.job].works[placed.work];
         let Named { of, name, counted, due, .. } = &self.wanted[placed.job];
-        let step = SatWork {
+        let step = SessionStep {
             step_n: index.step_n,
             named: work.named.clone(),
             n: placed.n,
             of_n: index.of_n,
             from: after(now, placed.from_min),
             to: after(now, placed.to_min),
-            lays_out: placed.lays_out,
+            sets_up: placed.sets_up,
         };
         // What waits for the tumbler in between is begun anew.
         let goes_on =
-            placed.because == Because::GoesOn && sitting.runs.last().is_some_and(|run| run.of == *of);
+            placed.because == Because::Repeats && sitting.runs.last().is_some_and(|run| run.of == *of);
         let hands_min = placed.to_min - placed.from_min;
         match sitting.runs.last_mut().filter(|_| goes_on) {
             Some(run) => {
@@ -133,12 +133,12 @@ impl Laid {
                 of: *of,
                 name: name.clone(),
                 counted: counted.clone(),
-                steps_told: String::new(),
+                steps_text: String::new(),
                 from: step.from,
                 to: step.to,
                 hands_min,
                 because: placed.because,
-                why: self.why(placed, planned, at, *due),
+                reason: self.why(placed, planned, at, *due),
                 steps: vec![step],
             }),
         }
@@ -164,7 +164,7 @@ impl Laid {
             (Because::SameTools, _) => text!("agenda-told-tools-already-out").to_owned(),
             (Because::Due, Some(day)) => text!("agenda-told-due-first-due", day),
             (Because::Due, None) => text!("agenda-told-first-due").to_owned(),
-            (Because::GoesOn, _) => text!("agenda-told-goes-on-from-before").to_owned(),
+            (Because::Repeats, _) => text!("agenda-told-goes-on-from-before").to_owned(),
             (Because::WhileOthersWait, Some(day)) => text!("agenda-told-due-what-due-before-has", day),
             (Because::WhileOthersWait, None) => text!("agenda-told-uses-time-while-what-due").to_owned(),
             (Because::NothingDue, _) => text!("agenda-told-nothing-due-that-could-be").to_owned(),
@@ -191,16 +191,16 @@ impl Laid {
         } else {
             text!("agenda-told-more-done-on-time")
         };
-        Help { sentence: format!("{what}: {then}."), in_time: help.in_time }
+        Help { text: format!("{what}: {then}."), in_time: help.in_time }
     }
 
-    fn sitting(&self, one: &Stretch, skipped: bool) -> AgendaSitting {
+    fn sitting(&self, one: &Stretch, skipped: bool) -> AgendaSession {
         let now = self.begins.timestamp();
         let (from, to) = (after(now, one.from_min), after(now, one.to_min));
         let wall = |at: Timestamp| at.to_zoned_datetime(self.begins.time_zone().clone());
         let clock =
             text!("agenda-told-to", from = wall(from).strftime("%H:%M"), to = wall(to).strftime("%H:%M"));
-        AgendaSitting {
+        AgendaSession {
             from,
             to,
             day: wall(from).date(),
@@ -259,7 +259,7 @@ impl BatchRun {
     /// Says from which step to which it goes.
     fn tell_steps(&mut self) {
         let (first, last) = (self.steps.first(), self.steps.last());
-        self.steps_told = match first.zip(last) {
+        self.steps_text = match first.zip(last) {
             Some((first, last)) if first.step_n != last.step_n => {
                 text!("agenda-told-to-2", named = first.named, named2 = last.named)
             }
@@ -274,6 +274,6 @@ impl BatchRun {
     /// A line of the schedule: `Ear wires for the theatre: 17 pairs, straighten to crown`.
     #[must_use]
     pub fn line(&self) -> String {
-        format!("{}: {}, {}", self.name, self.counted, self.steps_told)
+        format!("{}: {}, {}", self.name, self.counted, self.steps_text)
     }
 }
