@@ -189,9 +189,9 @@ pub struct Span {
     pub noun: Text,
     /// Its unit as it stands behind the number, with its space.
     pub unit: &'static str,
-    /// Least it may be.
+    /// Least it may be, in the unit.
     pub least: f64,
-    /// Most it may be.
+    /// Most it may be, in the unit.
     pub most: f64,
 }
 

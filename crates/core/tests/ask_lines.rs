@@ -180,7 +180,8 @@ fn a_changed_word_is_never_passed_over() {
         for (i, word) in words.iter().enumerate() {
             let swapped = misspelt(word).map(|one| ("misspelt", vec![one]));
             let doubled = Some(("doubled", vec![(*word).to_owned(), (*word).to_owned()]));
-            for (how, instead) in [swapped, doubled].into_iter().flatten() {
+            let dropped = Some(("dropped", vec![]));
+            for (how, instead) in [swapped, doubled, dropped].into_iter().flatten() {
                 let mut changed: Vec<String> = words.iter().map(|word| (*word).to_owned()).collect();
                 changed.splice(i..=i, instead);
                 let after = answer(&changed.join(" "), &workshop, &kept);

@@ -108,13 +108,51 @@ const TOLD: [&str; 11] = [
     "rings",
 ];
 
-/// Whether each part of a working comes to what it says; how many parts there are.
+/// How much of the unit of the working stands in one of the figure: metres to millimetres, a share in percent, pull by weight.
+fn scale(unit: &str) -> f64 {
+    const STANDARD_GRAVITY: f64 = 9.80665;
+    match unit {
+        "m" => 1000.0,
+        "cm" => 10.0,
+        "%" => 0.01,
+        "kg" => STANDARD_GRAVITY,
+        "g" => STANDARD_GRAVITY / 1000.0,
+        _ => 1.0,
+    }
+}
+
+/// Whether what a working comes to is the figure, as its instrument reads it.
+fn is_of(figure: &Figure, said: f64, near: f64) -> bool {
+    let Ok(value) = figure.value.parse::<f64>() else { return true };
+    let weighed = figure.key.ends_with("mass") || figure.key == "weight";
+    let scale = if weighed { 1.0 } else { scale(figure.unit) };
+    let places = figure.value.split_once('.').map_or(0, |(_, after)| after.len());
+    let place = match figure.unit {
+        // Two figures.
+        "kg" | "g" if !weighed => place_of(&figure.value),
+        // A caliper reads twentieths below 2 mm, tenths above.
+        "mm" if figure.inch.is_some() && value < 2.0 && places == 2 => 0.05,
+        _ => 10f64.powi(-i32::try_from(places).unwrap()),
+    };
+    (said - value * scale).abs() <= near + 0.51 * place * scale
+}
+
+/// The place of the last figure that counts: 10 of `670`, 0.1 of `1.2`.
+fn place_of(text: &str) -> f64 {
+    match text.split_once('.') {
+        Some((_, after)) => 10f64.powi(-i32::try_from(after.len()).unwrap()),
+        None => 10f64.powi(i32::try_from(text.len() - text.trim_end_matches('0').len()).unwrap()),
+    }
+}
+
+/// Whether each part of a working comes to what it says, and the last to the figure itself; how many parts there are.
 fn adds_up(figure: &Figure) -> Result<usize, String> {
     let numbers = &figure.working.numbers;
-    let at = format!("{}: {numbers}", figure.key);
+    let at = format!("{} {} {}: {numbers}", figure.key, figure.value, figure.unit);
     let mut parts = 0;
-    for part in numbers.split(';').filter(|part| part.contains('=')) {
-        let part = part.split(", so ").next().unwrap();
+    let mut ends_in = vec![];
+    for whole in numbers.split(';').filter(|part| part.contains('=')) {
+        let part = whole.split(", so ").next().unwrap();
         let (left, shown) = part.split_once('=').unwrap();
         let (Some(comes_to), Some(said)) = (worth(left), worth(shown)) else {
             return Err(format!("unread {at}"));
@@ -130,6 +168,14 @@ fn adds_up(figure: &Figure) -> Result<usize, String> {
             return Err(at);
         }
         parts += 1;
+        ends_in.push((said, 0.51 * place));
+        // `= 62.96, so 63`: rounded up to what can be counted, or to the ruler's next mark.
+        if let Some(rounded) = whole.split_once(", so ").and_then(|(_, rounded)| worth(rounded)) {
+            ends_in.push((rounded, 0.0));
+        }
+    }
+    if !ends_in.is_empty() && !ends_in.iter().any(|(said, near)| is_of(figure, *said, *near)) {
+        return Err(format!("the figure is another: {at}"));
     }
     if parts == 0 && !TOLD.contains(&figure.key) {
         Err(format!("nothing is worked out: {at}"))

@@ -78,7 +78,7 @@ pub(crate) struct KeptChain {
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub(crate) struct KeptBlade {
-    /// Which.
+    /// The blade, by its number.
     pub blade: Blade,
     /// A note, at most 200 characters.
     #[serde(default)]

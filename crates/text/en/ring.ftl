@@ -144,7 +144,7 @@ ring-figures-as-wire-pull = As the wire to pull.
 ring-figures-ends-up-in-rings = ends up in rings
 ring-figures-ends = { $cut_name } { $cutting_wire_mm } %, ends { $ends } %
 ring-figures-where-wire-goes = Where the wire goes.
-ring-figures-rings-cut-uneven-ends-tails = rings + cut + uneven ends + tails = all
+ring-figures-rings-cut-uneven-ends-tails = rings ÷ (rings + cut + uneven ends + tails)
 ring-figures-no-ring-scrapped = No ring is scrapped.
 ring-figures-adds-up-exactly = Adds up exactly.
 ring-figures-pulls-out-shape-at-about = pulls out of shape at about

@@ -39,7 +39,7 @@ pub struct Event {
     /// Why they were spoiled, at most 200 characters.
     #[serde(default, skip_serializing_if = "String::is_empty")]
     pub reason: String,
-    /// When.
+    /// When it happened, UTC.
     #[cfg_attr(feature = "schema", schema(value_type = String))]
     pub at: Timestamp,
 }

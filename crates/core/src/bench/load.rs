@@ -15,7 +15,7 @@ const PICK_OUT_MIN: f64 = 0.1;
 /// A batch that waits for the barrel, or will.
 #[derive(Debug, Clone, Copy)]
 pub struct ForTheBarrel<'a> {
-    /// It.
+    /// The batch.
     pub batch: &'a Batch,
     /// How many pieces.
     pub pieces_n: u32,

@@ -7,7 +7,7 @@ use super::{Batch, BatchStanding, Task};
 /// A batch with its tasks and how far it is.
 #[derive(Debug, Clone, Copy)]
 pub struct Led<'a> {
-    /// It.
+    /// The batch.
     pub batch: &'a Batch,
     /// Its tasks.
     pub tasks: &'a [Task],

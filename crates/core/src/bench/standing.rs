@@ -44,7 +44,7 @@ pub struct Scrapped {
     pub step_n: u32,
     /// How many.
     pub n: u32,
-    /// Why.
+    /// Why they were scrapped, as it was typed.
     pub reason: String,
 }
 

@@ -43,7 +43,7 @@ pub struct RingDrawn {
     pub closed: bool,
     /// Its middle, mm.
     pub center_mm: [f64; 3],
-    /// The direction it is turned about, of length 1.
+    /// The direction it is turned about, a unit vector.
     pub axis: [f64; 3],
     /// From its middle to the middle of its wire, mm.
     pub radius_mm: f64,

@@ -15,9 +15,9 @@ use lorimant_text::text;
 pub struct Pose {
     /// The rings of the cell.
     pub rings: Vec<Torus>,
-    /// From a cell to the next along the length.
+    /// From a cell to the next along the length, in the unit of the rings.
     pub repeat: f64,
-    /// From a cell to the next across, of a sheet; nothing of a chain.
+    /// From a cell to the next across, in the same unit, of a sheet; nothing of a chain.
     pub across: f64,
     /// How far each cell is turned against the one before, radians.
     pub turn: f64,
@@ -56,7 +56,7 @@ impl Pair {
 /// What is so of a pose.
 #[derive(Debug, Clone, PartialEq)]
 pub struct Seen {
-    /// The thickest wire that every pair leaves room for; nothing, where a pair is linked that is not to be, or is not that
+    /// The thickest wire, in the unit of the rings, that every pair leaves room for; nothing, where a pair is linked that is not to be, or is not that
     /// is.
     pub room: f64,
     /// The pair that leaves least.

@@ -34,9 +34,9 @@ pub struct Relaxed {
     pub ratio: f64,
     /// Whether rings of that ratio go into each other.
     pub fits: bool,
-    /// The longest repeat found, over the inside of a ring; nothing where they do not.
+    /// The longest repeat found, as a multiple of the inside of a ring; nothing where they do not.
     pub repeat_of_inside: f64,
-    /// The same across, of a sheet.
+    /// The same across, of a sheet, as a multiple too.
     pub across_of_inside: f64,
     /// How far each cell is turned against the one before, degrees.
     pub turn_deg: f64,

@@ -63,7 +63,7 @@ pub struct Taut {
     pub ratio: f64,
     /// The smallest at which rings go into each other, other parts in proportion.
     pub smallest_ratio: f64,
-    /// What makers usually take, about.
+    /// What makers usually take, about: the ratio of inside to wire.
     pub usual: [f64; 2],
     /// How this one suits.
     pub suits: Suits,
@@ -71,7 +71,7 @@ pub struct Taut {
     pub repeat_mm: f64,
     /// From a cell to the next across, of a sheet, mm.
     pub across_mm: f64,
-    /// What a millimetre more of inside adds to the repeat, all rings growing alike.
+    /// What a millimetre more of inside adds to the repeat, mm per mm, all rings growing alike.
     pub grows: f64,
     /// How its rings lie, mm; none where they do not go into each other.
     pub pose: Option<Pose>,

@@ -15,7 +15,7 @@ pub struct Torus {
     pub center: DVec3,
     /// The direction it is turned about, of length 1.
     pub axis: DVec3,
-    /// From the middle to the middle of its wire.
+    /// From the middle to the middle of its wire, in any unit of length, one for all.
     pub radius: f64,
 }
 
@@ -26,7 +26,7 @@ pub struct Touch {
     pub here: DVec3,
     /// On the second, nearest to that.
     pub there: DVec3,
-    /// From one to the other.
+    /// From one to the other, in the unit of the circles.
     pub apart: f64,
 }
 

@@ -46,11 +46,11 @@ words! {
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct LikelyCause {
-    /// Which.
+    /// The cause.
     pub cause: Cause,
     /// How much of it explains best: mm, degrees, or a share.
     pub amount: f64,
-    /// How likely it is among all that were looked at.
+    /// How likely it is among all that were looked at, 0 to 1.
     pub share: f64,
     /// In a sentence, with its amount.
     pub text: String,

@@ -14,9 +14,9 @@ pub struct BatchChart {
     pub mean: f64,
     /// One standard deviation from piece to piece, mm; 0 of a single one.
     pub spread: f64,
-    /// Least that passes.
+    /// Least that passes, mm or the grade.
     pub least: f64,
-    /// Most that passes.
+    /// Most that passes, mm or the grade.
     pub most: f64,
     /// Each piece in the order it was made: its number and measure.
     pub pieces: Vec<ChartedPiece>,

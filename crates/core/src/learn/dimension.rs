@@ -58,9 +58,9 @@ pub struct ToMeasure {
     pub kind: Option<Measures>,
     /// What it should be, mm, or the grade.
     pub wanted: f64,
-    /// Least that passes.
+    /// Least that passes, mm or the grade.
     pub least: f64,
-    /// Most that passes.
+    /// Most that passes, mm or the grade.
     pub most: f64,
     /// The same in words: `5.08 mm, from 4.98 to 5.18`.
     pub text: String,

@@ -31,7 +31,7 @@ words! {
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct DrillCard {
-    /// Which.
+    /// The drill.
     pub drill: Drill,
     /// Its name.
     pub name: String,

@@ -50,7 +50,7 @@ pub struct Readings {
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct SourceSpread {
-    /// Which.
+    /// Where the spread comes from: rod, blade, hand, caliper.
     pub source: Source,
     /// What it is called.
     pub label: String,

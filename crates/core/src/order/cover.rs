@@ -42,7 +42,7 @@ pub struct LineStanding {
 /// A batch that is on its way, as far as orders are concerned.
 #[derive(Debug, Clone)]
 pub struct BatchOnItsWay<'a> {
-    /// It.
+    /// The batch.
     pub batch: &'a Batch,
     /// How many of it will be whole, as it is counted: rings, pieces, or pairs.
     pub n: u32,

@@ -13,7 +13,7 @@ use lorimant_text::text;
 pub struct Covered<'a> {
     /// Its number.
     pub id: i64,
-    /// It.
+    /// The order.
     pub order: &'a Order,
     /// Its lines.
     pub lines: &'a [LineStanding],

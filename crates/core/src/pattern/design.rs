@@ -147,7 +147,7 @@ pub struct Design {
     pub tails_mm: (f64, f64),
     /// Further checks.
     pub asks: Vec<DesignCheck>,
-    /// Wires that carry the load side by side.
+    /// How many wires carry the load side by side: a number, 1 or 2.
     pub strands: f64,
     /// Whether its near end is usually formed while it hangs on the spool.
     pub on_spool: bool,

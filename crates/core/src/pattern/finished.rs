@@ -43,7 +43,7 @@ pub struct Gives {
     pub strands: f64,
     /// Arm of the pull, or mean radius of a closed loop, mm.
     pub arm_mm: f64,
-    /// Hinges that must yield: one opens it, four draw a closed loop long.
+    /// Number of hinges that must yield: one opens it, four draw a closed loop long.
     pub hinges: f64,
     /// Whether it is closed for good.
     pub closed: bool,

@@ -43,14 +43,14 @@ pub struct Parameter {
     pub label: Text,
     /// What it is counted in.
     pub unit: Unit,
-    /// What it is if left out, in the pattern's usual wire.
+    /// What it is if left out, in the pattern's usual wire, in its unit.
     pub default: f64,
     /// How that follows the wire.
     #[serde(skip)]
     pub usual: Usual,
-    /// Least it can be.
+    /// Least it can be, in its unit.
     pub min: f64,
-    /// Most it can be.
+    /// Most it can be, in its unit.
     pub max: f64,
     /// For a choice: what each number means.
     #[serde(skip_serializing_if = "<[_]>::is_empty")]

@@ -24,7 +24,7 @@ pub struct Slips {
     pub open_deg: f64,
     /// Thickness of the wire over what its label says.
     pub size: f64,
-    /// Flow stress over what was planned with.
+    /// Flow stress as a multiple of what was planned with.
     pub flow: f64,
 }
 

@@ -82,7 +82,7 @@ pub struct ReadField {
     /// A number, in the unit its kind is read in.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub value: Option<f64>,
-    /// Several numbers.
+    /// Several numbers, in the unit of what was asked for.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub values: Option<Vec<f64>>,
     /// Money, to the last figure typed.

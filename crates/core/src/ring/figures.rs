@@ -358,13 +358,14 @@ impl FinishedRings {
         .says(text!("ring-figures-where-wire-goes"))
         .formula(
             text!("ring-figures-rings-cut-uneven-ends-tails"),
-            sum([
-                num(self.plan.rings_wire_mm, 1),
-                num(self.plan.cutting_wire_mm, 1),
-                num(self.plan.ragged_wire_mm, 1),
-                num(self.plan.tails_wire_mm, 1),
-            ])
-            .comes_to(1, "mm"),
+            (num(self.plan.rings_wire_mm, 1)
+                / sum([
+                    num(self.plan.rings_wire_mm, 1),
+                    num(self.plan.cutting_wire_mm, 1),
+                    num(self.plan.ragged_wire_mm, 1),
+                    num(self.plan.tails_wire_mm, 1),
+                ]))
+            .comes_to(3, ""),
         )
         .assumes(
             text!("ring-figures-no-ring-scrapped"),

@@ -22,7 +22,7 @@ pub struct FlowCurve {
     pub saturated: f64,
     /// Strain constant.
     pub hardening_strain: f64,
-    /// What slow hardening adds beyond that in the end; 0 where one term holds.
+    /// What slow hardening adds beyond that in the end, MPa; 0 where one term holds.
     pub slow: f64,
     /// Strain constant of the slow hardening.
     pub slow_strain: f64,

@@ -14,10 +14,10 @@ use lorimant_text::{Text, fixed, text};
 pub struct LotFactor {
     /// Its number on the rack.
     pub lot_n: i64,
-    /// How much stronger than the handbook it is, 0.2 to 3; 1 if left out. The workshop fills in what it has learned.
+    /// How much stronger than the handbook it is, as a factor, 0.2 to 3; 1 if left out. The workshop fills in what it has learned.
     #[serde(default = "as_the_handbook")]
     pub flow: f64,
-    /// One standard deviation of that; the handbook's if left out.
+    /// One standard deviation of that factor; the handbook's if left out.
     #[serde(default = "unmeasured")]
     pub spread: f64,
 }

@@ -50,7 +50,7 @@ const MULTIPLES: &[(&str, f64)] =
 /// A number, and how it was written.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Amount {
-    /// Its value.
+    /// Its value, in the unit that was written.
     pub value: f64,
     /// Whether it was written as a fraction: `5/32`, `2 1/4`, `½`.
     pub fraction: bool,
@@ -148,9 +148,9 @@ pub(crate) fn words() -> impl Iterator<Item = &'static str> {
 /// A number whose separators may be read in two ways: `1,250` is 1.25 to some and 1250 to others.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Separated {
-    /// The likelier value: with a decimal comma.
+    /// The likelier number: with a decimal comma.
     pub value: f64,
-    /// What it is if the comma parts thousands.
+    /// The number if the comma parts thousands.
     pub thousands: Option<f64>,
 }
 

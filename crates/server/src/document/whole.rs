@@ -120,7 +120,7 @@ pub(crate) struct LedgerLine {
     /// Metal and cleanliness of the pile.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub pile: Option<String>,
-    /// Why.
+    /// Why the amount changes: bought, cut, scrapped.
     pub kind: String,
     /// Of a lot the change in thousandths of a millimetre, of a pile in milligrams.
     pub amount: i64,
@@ -145,7 +145,7 @@ pub(crate) struct HappenedLine {
     pub entry: i64,
     /// The step, from 1.
     pub step_n: u32,
-    /// What.
+    /// What happened.
     pub happened: EventKind,
     /// To how many.
     pub n: u32,

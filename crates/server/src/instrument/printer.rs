@@ -76,7 +76,7 @@ impl Printer {
 pub(crate) struct Printed {
     /// Its number, from 1.
     pub n: u64,
-    /// When.
+    /// When it happened, UTC.
     pub at: Timestamp,
     /// What was sent.
     pub document: Arc<Vec<u8>>,

@@ -193,7 +193,7 @@ async fn lot_ledger(
 #[derive(Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 struct Booked {
-    /// Why.
+    /// Why the amount changes: bought, cut, scrapped.
     kind: MovementKind,
     /// Change of length, mm; negative where wire goes out.
     #[serde(default)]

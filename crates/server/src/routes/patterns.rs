@@ -271,7 +271,7 @@ async fn compare_patterns(
 #[derive(Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 struct Pair {
-    /// One.
+    /// The first piece.
     first: Piece,
     /// The other.
     second: Piece,
@@ -281,7 +281,7 @@ struct Pair {
 #[derive(Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 struct WithTyped {
-    /// One.
+    /// The first piece.
     first: Piece,
     /// The other in words: `6 mm ring of 18 ga`, or what it is kept as.
     typed: String,

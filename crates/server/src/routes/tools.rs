@@ -76,7 +76,7 @@ shelf_routes! {
 /// A saw blade as makers list it.
 #[derive(Serialize, ToSchema)]
 struct BladeRow {
-    /// Which.
+    /// The blade, by its number.
     blade: Blade,
     /// Thickness, which is its kerf, mm.
     thickness_mm: f64,
@@ -101,7 +101,7 @@ async fn blade_table() -> Json<Vec<BladeRow>> {
 /// A ready list of rods.
 #[derive(Serialize, ToSchema)]
 struct StartSetRow {
-    /// Which.
+    /// The set.
     set: StartSet,
     /// Its name.
     label: &'static str,

@@ -50,7 +50,7 @@ pub struct Copied {
     pub path: PathBuf,
     /// When it was made.
     pub made_at: SystemTime,
-    /// Why.
+    /// Why the copy was made.
     pub why: Why,
     /// How large it is, bytes.
     pub bytes: u64,

@@ -32,7 +32,7 @@ pub enum Way {
 /// Something that would help, and what would come of it.
 #[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Helps {
-    /// What.
+    /// What would be changed.
     pub way: Way,
     /// Whether everything is done in time then.
     pub in_time: bool,

@@ -7,13 +7,13 @@ use lorimant_text::{fixed, text};
 /// How works are chosen from those that can be done: the greatest key first.
 #[derive(Debug, Clone, PartialEq)]
 pub struct Keys {
-    /// A key for each work of each job.
+    /// A key for each work of each job, a plain number: the least comes first.
     pub of: Vec<Vec<f64>>,
-    /// How much the batch in hand weighs against a key: as long as it can go on, it does.
+    /// How much the batch in hand weighs, in the units of the keys: as long as it can go on, it does.
     pub in_hand: f64,
-    /// How much the same tools weigh against a key.
+    /// How much the same tools weigh, in the units of the keys.
     pub same_tools: f64,
-    /// How much less a load weighs that others of its metal could still come to.
+    /// How much less, in the units of the keys, a load weighs that others of its metal could still come to.
     pub load_waits: f64,
     /// How long a work with a greater key is waited for, minutes.
     pub patience_min: f64,

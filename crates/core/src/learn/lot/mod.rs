@@ -54,7 +54,7 @@ pub struct MeasuredInside {
 pub struct LotPoint {
     /// The factor that alone would give what was measured.
     pub flow: f64,
-    /// One standard deviation of it, from hand, rod and caliper.
+    /// One standard deviation of that factor, from hand, rod and caliper.
     pub spread: f64,
     /// The same without what all of one rod share.
     #[serde(skip)]
@@ -96,9 +96,9 @@ pub struct Drift {
 pub struct LotLearned {
     /// The factor: how much more it springs than the handbook's metal.
     pub flow: f64,
-    /// One standard deviation of it.
+    /// One standard deviation of that factor.
     pub spread: f64,
-    /// The same before anything was measured: what the handbook leaves open.
+    /// That deviation before anything was measured, of the factor too: what the handbook leaves open.
     pub handbook_spread: f64,
     /// How many measurements teach it.
     pub measured_n: u32,

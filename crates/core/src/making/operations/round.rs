@@ -12,7 +12,7 @@ use lorimant_text::text;
 pub struct Round {
     /// What is rounded.
     pub what: &'static str,
-    /// How.
+    /// How it is rounded: filed, with a cup burr, or in the barrel.
     pub by: Rounding,
     /// Filed off the near end, mm.
     pub near_mm: f64,

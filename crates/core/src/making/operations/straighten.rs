@@ -9,7 +9,7 @@ use lorimant_text::text;
 /// The wire is straightened while it is still on the spool, where there is something to hold.
 #[derive(Debug, Clone, Copy)]
 pub struct Straighten {
-    /// How.
+    /// How it is straightened: through the fingers, or pulled through smooth jaws.
     pub by: Straightening,
     /// How often it is pulled, where it is pulled.
     pub pulls_n: u32,

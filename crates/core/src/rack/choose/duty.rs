@@ -47,7 +47,9 @@ pub struct Duty {
 pub(super) struct Measured {
     pub holds_n: f64,
     pub holds_hardened_n: f64,
+    /// Effort of the hands, as a multiple of soft 0.8 mm copper.
     pub effort: f64,
+    /// Share of the strain it bears, 0 to 1 and above.
     pub strain_used: f64,
     pub springback_ratio: f64,
     pub blank_mm: f64,

@@ -137,7 +137,7 @@ pub struct WireCandidate {
     #[serde(skip_serializing_if = "Option::is_none")]
     #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
     pub cost: Option<Decimal>,
-    /// How far it is from what is wanted; 0 is as wanted in everything.
+    /// How far it is from what is wanted, in points; 0 is as wanted in everything.
     pub misses: f64,
     /// Why it is where it is, in sentences, what weighs most first.
     pub reasons: Vec<String>,

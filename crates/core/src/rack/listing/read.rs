@@ -75,7 +75,7 @@ pub(super) struct Parsed {
     pub per: Option<Per>,
     /// A currency that stands apart from any number.
     pub currency: Option<&'static str>,
-    /// How many packs: `x 3`.
+    /// Number of packs: `x 3`.
     pub packs: Vec<f64>,
     /// Numbers that nothing says anything of.
     pub bare: Vec<(Separated, String)>,

@@ -60,7 +60,7 @@ impl MovementKind {
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
 pub struct Movement {
-    /// Why.
+    /// Why the amount changes: bought, cut, scrapped.
     pub kind: MovementKind,
     /// Change of length, mm; negative where wire goes out.
     pub length_mm: f64,

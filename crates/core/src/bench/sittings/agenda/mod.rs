@@ -59,7 +59,7 @@ pub struct Wanted {
 pub enum ScheduleChange {
     /// A step is not begun before a moment.
     NotBefore {
-        /// Whose.
+        /// The batch or order line it belongs to.
         of: JobOf,
         /// The step, from 1.
         step_n: u32,
@@ -69,7 +69,7 @@ pub enum ScheduleChange {
     },
     /// A step is parted: so many are done when there is time, the others not before a moment.
     Parted {
-        /// Whose.
+        /// The batch or order line it belongs to.
         of: JobOf,
         /// The step, from 1.
         step_n: u32,
@@ -148,7 +148,7 @@ pub struct SessionStep {
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct BatchRun {
-    /// Whose.
+    /// The batch or order line it belongs to.
     pub of: JobOf,
     /// What that is called.
     pub name: String,
@@ -227,7 +227,7 @@ impl Strain {
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Alone {
-    /// Whose.
+    /// The batch or order line it belongs to.
     pub of: JobOf,
     /// What that is called.
     pub name: String,
@@ -247,7 +247,7 @@ pub struct Alone {
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Unmet {
-    /// Whose.
+    /// The batch or order line it belongs to.
     pub of: JobOf,
     /// The orders it is for, by their numbers.
     pub orders: Vec<i64>,
@@ -269,7 +269,7 @@ pub struct Help {
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Ready {
-    /// Whose.
+    /// The batch or order line it belongs to.
     pub of: JobOf,
     /// What that is called.
     pub name: String,
