@@ -162,9 +162,19 @@ fn misspelt(word: &str) -> Option<String> {
     typed.then(|| format!("{}{swapped}{}", &word[..1], &word[at + 1..]))
 }
 
-/// Of every line that is answered, each word doubled or misspelt in turn: the answer is the same, or it says that something
-/// is missing, unclear, assumed or read otherwise; never another answer without a mark. (A word left out is another line,
-/// said on purpose: `hard` without its `half`.)
+/// Words without which another piece is meant, and said: numbers, metals, tempers, shapes, kinds, finishes, ways of making.
+fn means_something(word: &str) -> bool {
+    const OTHERS: [&str; 30] = [
+        "on", "the", "a", "with", "of", "for", "in", "to", "from", "mm", "cm", "inch", "in.", "ga", "gauge",
+        "awg", "swg", "what", "which", "how", "much", "long", "wire", "can", "i", "do", "make", "cost",
+        "best", "is",
+    ];
+    !OTHERS.contains(&word.to_lowercase().trim_matches([',', '?']))
+}
+
+/// Of every line that is answered, each word doubled, misspelt or left out in turn: the answer is the same, or it says that
+/// something is missing, unclear, assumed or read otherwise; never another answer without a mark. Where what is left out means
+/// something (`hard` without its `half`), the line is another one, and what is read back is another as well.
 #[test]
 fn a_changed_word_is_never_passed_over() {
     let workshop = Workshop::default();
@@ -187,7 +197,13 @@ fn a_changed_word_is_never_passed_over() {
                 let after = answer(&changed.join(" "), &workshop, &kept);
                 let marked =
                     after.headline.is_empty() || after.assumed.iter().any(|one| !right.assumed.contains(one));
-                if !same(&right, &after) && !marked {
+                let piece = |one: &Answer| (one.request.clone(), one.pattern.clone(), one.chain.clone());
+                let same_piece = piece(&right) == piece(&after) && piece(&after) != (None, None, None);
+                // Of a size alone the answer itself reads it back.
+                let size_alone = piece(&after) == (None, None, None);
+                let another = means_something(word) && (size_alone || after.understood != right.understood);
+                let told = how == "dropped" && (same_piece || another);
+                if !same(&right, &after) && !marked && !told {
                     wrong.push(format!("{line}: {word} {how}: {}", after.headline));
                 }
             }

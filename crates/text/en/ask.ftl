@@ -8,6 +8,10 @@ ask-answer-how-much-wire-there-for = how much wire there is, for example 2 m or 
 ask-answer-what-make-rings-or-finding = what to make: rings or a finding. The price of wire is under Stock
 ask-answer-jump-rings = jump rings
 ask-answer-wire-on-its-own = a wire on its own
+ask-answer-asks-what = “{ $text }” asks something, but not what. Try “how much wire for” or “which wire for”, or leave it out.
+ask-answer-number-of-what = The number before “in { $text }” has no unit. Write 18 ga, 18 mm or 18 inches.
+ask-answer-unit-without-number = “{ $text }” has no number. Write one before it, or leave it out.
+ask-answer-what-for = what it is for: rings or a finding
 ask-answer-this-has-nothing-do-with = This has nothing to do with { $what }: leave it out.
 ask-answer-what-you-want-know = what you want to know
 ask-answer-piece-cut-length = a piece cut to a length
@@ -121,6 +125,7 @@ ask-place-whole-piece = { $text }: the whole piece
 ask-place-read-as-size-piece-write = { $size } is read as the size of the piece. Write “from { $text }” for wire you have.
 ask-place-wire-you-have = { $text }: wire you have
 ask-place-read-as-how-many = “{ $text }” is read as { $counted }.
+ask-place-no-unit-read-in = { $text } has no unit: read in { $unit }.
 ask-place-read-as-grams = { $text } is read as { $value } grams.
 
 ## ask-rings
@@ -162,6 +167,8 @@ ask-said-blade = { $blade } blade
 ask-said-on = on the { $rod }
 ask-said-ounce-read-as-28-35 = An ounce is read as 28.35 g. Write ozt for the troy ounce of precious metals, 31.1 g.
 ask-said-inside-times-wire = inside { $ratio } times the wire
+ask-said-rod-number-read-as = “{ $text }” is read as { $size } across. For a numbered one write “number 30” or “US 8”.
+ask-said-mirrored = mirrored
 ask-said-read-as = { $note } Read as { $metal }.
 ask-said-oval-by-or-write-oval = An oval of { $mm } by { $mm2 }, or { $n } of { $mm2 }? Write “oval { $text }” or “{ $n } rings”.
 ask-said-inside = inside { $long } × { $short }

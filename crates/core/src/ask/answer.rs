@@ -139,6 +139,7 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
         reply.assumed.push(text!("ask-answer-lot", lot_n = lot.lot_n, lot = lot.told()));
     }
     said.point_at_unused(&line, &mut reply);
+    said.point_at_loose(&line, &mut reply);
     if !reply.faults.is_empty() || held_back(&reply.unclear) {
         return reply;
     }
@@ -248,6 +249,30 @@ impl Parsed {
         point(at(self.winding.as_ref(), line, &what));
     }
 
+    /// Points at units without a number and at words that ask, where they say nothing: a word is missing beside them.
+    fn point_at_loose(&self, line: &Line, reply: &mut Answer) {
+        let pieces = self.pattern.is_some() || self.ring_like();
+        let asked = !self.questions.is_empty() || self.tools != Tools::default();
+        let words = |at: &ParsedAt<()>| line.typed(at.from, at.to).trim().to_owned();
+        for unit in &self.loose_units {
+            // Of `5 in inches` the number has no unit; nobody writes millimetres as a fraction.
+            let before = line.typed(0, unit.from).trim_end().to_lowercase();
+            let number = before.strip_suffix(" in").and_then(|rest| rest.split_whitespace().next_back());
+            let bare = number.is_some_and(|number| number.parse::<f64>().is_ok());
+            let text = words(unit);
+            if !pieces && bare {
+                reply.unclear.push(unit.pointed(line, text!("ask-answer-number-of-what", text)));
+            } else if pieces && !asked {
+                reply.unclear.push(unit.pointed(line, text!("ask-answer-unit-without-number", text)));
+            }
+        }
+        if pieces && !asked {
+            for word in &self.asking {
+                reply.unclear.push(word.pointed(line, text!("ask-answer-asks-what", text = words(word))));
+            }
+        }
+    }
+
     /// Points at a count that is also a fineness, where no metal is named: `925 rings`.
     fn fineness_or_count(&self, line: &Line, reply: &mut Answer) -> bool {
         const FINENESS: [f64; 9] = [375.0, 417.0, 585.0, 750.0, 925.0, 935.0, 950.0, 958.0, 999.0];
@@ -355,6 +380,10 @@ impl Parsed {
             };
         } else if self.supply_g.is_some() || supply.is_some() && self.readings.is_empty() {
             reply.missing.push(text!("ask-answer-size-wire-for-example-copper", MISSING_METAL));
+        } else if (self.asks(Question::WhichWire) || self.asks(Question::HowMuch))
+            && self.loose_units.is_empty()
+        {
+            reply.missing.push(text!("ask-answer-what-for").to_owned());
         } else if let Some(reading) = self.readings.first() {
             reply.headline = format!("{}.", reading.text);
             reply.assumed.extend(reading.note.clone());

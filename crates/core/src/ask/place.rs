@@ -409,7 +409,15 @@ fn settle(
             reply.assumed.push(text!("ask-place-read-as-grams", text, value));
             said.supply_g = Some(ParsedAt { value, from, to });
         }
-        Place::Converted => said.readings.extend(reading()),
+        Place::Converted => {
+            let reading = reading();
+            let bare = matches!(written, Written::Length(Typed::Bare(_) | Typed::Fraction(_)));
+            if bare && reading.as_ref().is_some_and(|reading| reading.note.is_none()) {
+                let unit = workshop.habits.unit.shown();
+                reply.assumed.push(text!("ask-place-no-unit-read-in", text, unit));
+            }
+            said.readings.extend(reading);
+        }
         Place::Nowhere => reply.unclear.push(pointed(&quantity, line, said, workshop)),
     }
 }

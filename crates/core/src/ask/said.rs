@@ -93,6 +93,10 @@ pub(super) struct Parsed {
     pub mirrored: bool,
     pub parameters: BTreeMap<String, ParsedAt<f64>>,
     pub questions: Vec<Question>,
+    /// Units without a number.
+    pub loose_units: Vec<ParsedAt<()>>,
+    /// Words that ask, without what they ask.
+    pub asking: Vec<ParsedAt<()>>,
     /// Every length read, for a line that only converts.
     pub readings: Vec<Reading>,
 }
@@ -131,6 +135,10 @@ pub(super) fn gather(tokens: &[Token], line: &Line, workshop: &Workshop, reply: 
         gathering.take(token);
     }
     let Gathering { mut said, unplaced, reply, .. } = gathering;
+    // `how many hooks can I make` asks for one number.
+    if said.asks(Question::HowMany) {
+        said.questions.retain(|question| *question != Question::WhatCanIMake);
+    }
     place::place(unplaced, line, workshop, &mut said, reply);
     said
 }
@@ -181,8 +189,13 @@ impl Gathering<'_> {
         }
         match &token.meaning {
             Meaning::Filler => {}
+            Meaning::LooseUnit => self.said.loose_units.push(ParsedAt { value: (), from, to }),
+            Meaning::Asking => self.said.asking.push(ParsedAt { value: (), from, to }),
             Meaning::Rings => self.said.about_rings = true,
-            Meaning::Oval => self.said.oval = true,
+            Meaning::Oval => {
+                self.said.oval = true;
+                self.note(token, self.line.typed(from, to).trim().to_lowercase());
+            }
             Meaning::Pulls(n) => {
                 self.said.pulls_n = *n;
                 self.note(token, text!("ask-said-pulled-straight", n = text!("count-time", n = *n)));
@@ -209,7 +222,10 @@ impl Gathering<'_> {
                 Err(why) => self.reply.faults.push(Fault::new("text", why)),
             },
             Meaning::Ask(question) => self.said.questions.push(*question),
-            Meaning::Mirrored => self.said.mirrored = true,
+            Meaning::Mirrored => {
+                self.said.mirrored = true;
+                self.note(token, text!("ask-said-mirrored").to_owned());
+            }
             Meaning::Count(n, counted) => {
                 self.said.about_rings |= *counted == Counted::Rings;
                 once!(count, (*n, *counted), "count");
@@ -229,6 +245,7 @@ impl Gathering<'_> {
             }
             Meaning::Rod(rod) => {
                 self.note(token, text!("ask-said-on", rod = rod.shown_in(self.workshop.habits.unit)));
+                self.numbered_or_measured(token, rod);
                 once!(rod, (**rod).clone(), "rod");
             }
             Meaning::Mass(grams) => {
@@ -300,6 +317,18 @@ impl Gathering<'_> {
                 self.note(token, method.shown().to_owned());
             }
             Word::Filed => self.said.filed = true,
+        }
+    }
+
+    /// A drill bit or a needle named by a bare number may be meant by its number: that it is read as a size is said.
+    fn numbered_or_measured(&mut self, token: &Token, rod: &Mandrel) {
+        let written = self.line.typed(token.from, token.to).to_lowercase();
+        let numbered = ["drill", "needle"].iter().any(|tool| written.contains(tool));
+        let size = written.find(|c: char| c.is_ascii_digit() || c == '.').map(|at| &written[at..]);
+        let read = size.and_then(|mut rest| length::typed(&mut rest).ok());
+        if numbered && matches!(read, Some(Typed::Bare(_) | Typed::Fraction(_))) {
+            let size = caliper(rod.diameter_mm, self.workshop.habits.unit);
+            self.reply.assumed.push(text!("ask-said-rod-number-read-as", text = written.trim(), size));
         }
     }
 

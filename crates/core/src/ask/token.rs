@@ -51,6 +51,10 @@ pub(super) enum Meaning {
     Over(Typed),
     Rings,
     Ask(Question),
+    /// A unit without a number.
+    LooseUnit,
+    /// A word that asks, without what it asks: `what`.
+    Asking,
     Filler,
 }
 

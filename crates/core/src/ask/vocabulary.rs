@@ -35,19 +35,12 @@ const FILLERS: &[&str] = &[
     "got",
     "from",
     "is",
-    "what",
-    "whats",
-    "what's",
-    "which",
     "do",
     "does",
     "need",
     "want",
     "would",
     "like",
-    "mm",
-    "inch",
-    "inches",
     "each",
     "ea",
     "coil of",
@@ -63,10 +56,6 @@ const FILLERS: &[&str] = &[
     "using",
     "out",
     "ø",
-    "gauge",
-    "ga",
-    "awg",
-    "swg",
     "will",
     "it",
     "long",
@@ -164,6 +153,12 @@ const FILLERS: &[&str] = &[
     "everyday",
 ];
 
+/// Units that may stand without a number: those a size is wanted in, `18 ga in mm`. Beside a piece they are a slip.
+const LOOSE_UNITS: &[&str] = &["mm", "cm", "inch", "inches", "gauge", "ga", "awg", "swg"];
+
+/// Words that ask something where others say what.
+const ASKING: &[&str] = &["what", "whats", "what's", "which", "how", "best"];
+
 /// Words for jump rings.
 pub(super) const RINGS: &[&str] =
     &["jump rings", "jump ring", "jumprings", "jumpring", "jump-rings", "rings", "ring"];
@@ -204,7 +199,18 @@ const QUESTIONS: &[(Question, &[&str])] = &[
     (Question::HowMany, &["how many"]),
     (
         Question::WhatCanIMake,
-        &["what can i make", "what could i make", "what can be made", "what can we make", "what to make"],
+        &[
+            "what can i make",
+            "what could i make",
+            "what can be made",
+            "what can we make",
+            "what to make",
+            "what can i",
+            "what i make",
+            "what can make",
+            "can i make",
+            "could i make",
+        ],
     ),
     (
         Question::Weight,
@@ -292,6 +298,8 @@ static PHRASES: LazyLock<Vec<(String, Meaning)>> = LazyLock::new(|| {
     add(&["oval", "ovals"], Meaning::Oval);
     add(RINGS, Meaning::Rings);
     add(FILLERS, Meaning::Filler);
+    add(LOOSE_UNITS, Meaning::LooseUnit);
+    add(ASKING, Meaning::Asking);
     phrases.sort_by_key(|(words, _)| std::cmp::Reverse(words.len()));
     phrases
 });
