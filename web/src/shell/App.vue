@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '../text'
 import { useEventListener } from '@vueuse/core'
-import { computed, onMounted, ref, useTemplateRef, watchEffect } from 'vue'
+import { computed, defineAsyncComponent, onMounted, ref, useTemplateRef, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { useTheme } from 'vuetify'
 import { api, data, whenLocked } from '../api/client'
@@ -12,11 +12,13 @@ import LastDone from './LastDone.vue'
 import NoticeBar from './NoticeBar.vue'
 import PlanTabs from './PlanTabs.vue'
 import UnderWayBar from './UnderWayBar.vue'
-import UnlockView from './UnlockView.vue'
 import { doors, isWithin } from './router'
 import { useDesks } from '../patterns/desks'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
+
+// Few visits need it: it is fetched when one does.
+const UnlockView = defineAsyncComponent(() => import('./UnlockView.vue'))
 
 const route = useRoute()
 /** Whether one is where something is planned. */

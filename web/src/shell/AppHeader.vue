@@ -2,14 +2,16 @@
 import { t } from '../text'
 import { mdiTuneVariant } from '@mdi/js'
 import { useElementSize, useResizeObserver } from '@vueuse/core'
-import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { beside, doors, isWithin } from './router'
 import { usePattern } from '../patterns/pattern'
 import { usePlan } from '../rings/plan'
 import { useSettings } from '../shared/settings'
 import AskLine from '../today/AskLine.vue'
-import SettingsMenu from './SettingsMenu.vue'
+
+// The first view does not wait for it.
+const SettingsMenu = defineAsyncComponent(() => import('./SettingsMenu.vue'))
 
 const route = useRoute()
 const plan = usePlan()

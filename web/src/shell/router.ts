@@ -1,6 +1,5 @@
 import { t } from '../text'
 import { createRouter, createWebHistory, type RouteLocation } from 'vue-router'
-import RingsView from '../rings/RingsView.vue'
 import TodayView from '../today/TodayView.vue'
 
 /** The six doors, by stage of work, and the addresses behind each. */
@@ -70,7 +69,7 @@ const router = createRouter({
   routes: [
     { path: '/', redirect: '/today' },
     { path: '/today', component: TodayView, meta: { title: t('router-today') } },
-    { path: '/rings', component: RingsView, meta: { title: t('router-rings') } },
+    { path: '/rings', component: () => import('../rings/RingsView.vue'), meta: { title: t('router-rings') } },
     {
       path: '/chains',
       component: () => import('../chains/ChainView.vue'),

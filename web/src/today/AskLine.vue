@@ -20,6 +20,8 @@ const box = useTemplateRef<HTMLElement>('box')
 /** Why there is no answer: the server is away, or refuses. */
 const silent = ref('')
 let latest = 0
+/** Letters typed closer together than this are asked about once, ms. */
+const WAIT_MS = 40
 
 const ask = useDebounceFn(async () => {
   const mine = ++latest
@@ -37,7 +39,7 @@ const ask = useDebounceFn(async () => {
     answer.value = null
     silent.value = thrown instanceof Error ? thrown.message : String(thrown)
   }
-}, 120)
+}, WAIT_MS)
 let asking: Promise<unknown> = Promise.resolve()
 
 const shown = useTemplateRef<{ use: () => unknown }>('shown')

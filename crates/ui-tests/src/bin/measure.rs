@@ -20,6 +20,7 @@ fn main() -> Result<()> {
     runtime.block_on(planning())?;
     javascript()?;
     first_view()?;
+    asking()?;
     dragging()?;
     rack()?;
     history()
@@ -103,6 +104,57 @@ fn first_view() -> Result<()> {
     })
 }
 
+/// Time from a letter typed into the ask line until its answer is drawn: rings, findings, a chain and sizes in turn.
+fn asking() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/").await?;
+        maker.find("[data-test=ask]").await?;
+        let script = "const done = arguments[0];
+            const lines = [
+                (n) => `${n} rings 5 mm inside 18 ga copper`,
+                (n) => `${n} pairs of ear wires, 20 ga sterling`,
+                (n) => `how much wire for ${n} rings 6 mm 16 ga brass`,
+                (n) => `${n} hook clasps 16 ga copper`,
+                (n) => `what can I make with ${n} cm of 20 ga copper`,
+                (n) => `${n} mm in inches`,
+            ];
+            const input = document.querySelector('[data-test=ask]');
+            const value = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value').set;
+            const answer = () => document.querySelector('[data-test=answer]')?.textContent ?? '';
+            const painted = new MessageChannel();
+            const times = [];
+            let [start, before, waiting] = [0, '', false];
+            new MutationObserver(() => {
+                if (!waiting || answer() === before) return;
+                waiting = false;
+                requestAnimationFrame(() => painted.port2.postMessage(0));
+            }).observe(document.body, { characterData: true, childList: true, subtree: true });
+            const type = () => {
+                if (times.length === 121) return done(times);
+                before = answer();
+                waiting = true;
+                value.call(input, lines[times.length % lines.length](11 + times.length));
+                start = performance.now();
+                input.dispatchEvent(new InputEvent('input', { bubbles: true }));
+            };
+            painted.port1.onmessage = () => { times.push(performance.now() - start); setTimeout(type, 120); };
+            type()";
+        let times = maker.browser.driver.execute_async(script, vec![]).await?;
+        let times = times.json().as_array().context("no times")?.iter().filter_map(serde_json::Value::as_f64);
+        let times: Vec<Duration> = times.skip(1).map(|ms| Duration::from_secs_f64(ms / 1000.0)).collect();
+        percentiles("the ask line, letter typed to answer drawn", times);
+        Ok(())
+    })
+}
+
+/// Prints the 95th percentile of some times beside their middle.
+fn percentiles(of: &str, mut times: Vec<Duration>) {
+    times.sort();
+    let at = times.len() * 95 / 100;
+    println!("{of}: 95th percentile {:.1} ms", times[at].as_secs_f64() * 1000.0);
+    report("the same", &mut times);
+}
+
 /// Time from moving the pointer with a dimension in hand until the piece is drawn anew.
 fn dragging() -> Result<()> {
     at_the_bench(|maker| async move {
@@ -145,13 +197,7 @@ fn dragging() -> Result<()> {
         let mut times: Vec<Duration> = times.map(|ms| Duration::from_secs_f64(ms / 1000.0)).collect();
         // The first move only starts the drag.
         times.remove(0);
-        times.sort();
-        let at = times.len() * 95 / 100;
-        println!(
-            "a dragged dimension, pointer moved to piece drawn: 95th percentile {:.1} ms",
-            times[at].as_secs_f64() * 1000.0
-        );
-        report("the same", &mut times);
+        percentiles("a dragged dimension, pointer moved to piece drawn", times);
         Ok(())
     })
 }
