@@ -3242,7 +3242,7 @@ export interface components {
             name: string;
             /** @description What it is, in two or three words. */
             named: string;
-            /** @description Whose. */
+            /** @description The batch or order line it belongs to. */
             of: components["schemas"]["JobOf"];
             /** @description It is done. */
             to: string;
@@ -3459,7 +3459,7 @@ export interface components {
         BatchChart: {
             /**
              * Format: double
-             * @description Least that passes.
+             * @description Least that passes, mm or the grade.
              */
             least: number;
             /**
@@ -3469,7 +3469,7 @@ export interface components {
             mean: number;
             /**
              * Format: double
-             * @description Most that passes.
+             * @description Most that passes, mm or the grade.
              */
             most: number;
             /** @description Each piece in the order it was made: its number and measure. */
@@ -3545,7 +3545,7 @@ export interface components {
             hands_min: number;
             /** @description What that is called. */
             name: string;
-            /** @description Whose. */
+            /** @description The batch or order line it belongs to. */
             of: components["schemas"]["JobOf"];
             /** @description The same in a sentence. */
             reason: string;
@@ -3604,7 +3604,7 @@ export interface components {
         Blade: "8/0" | "7/0" | "6/0" | "5/0" | "4/0" | "3/0" | "2/0" | "1/0" | "1" | "2" | "3" | "4" | "5" | "6";
         /** @description A saw blade as makers list it. */
         BladeRow: {
-            /** @description Which. */
+            /** @description The blade, by its number. */
             blade: components["schemas"]["Blade"];
             /**
              * Format: double
@@ -3735,7 +3735,7 @@ export interface components {
         };
         /** @description A change of a lot's length: by its length, or as it was typed; one of the two. */
         Booked: {
-            /** @description Why. */
+            /** @description Why the amount changes: bought, cut, scrapped. */
             kind: components["schemas"]["MovementKind"];
             /**
              * Format: double
@@ -5081,7 +5081,7 @@ export interface components {
         Drill: "ten-loops" | "ten-hooks" | "coil-without-gaps";
         /** @description A drill as it is shown. */
         DrillCard: {
-            /** @description Which. */
+            /** @description The drill. */
             drill: components["schemas"]["Drill"];
             /** @description The dimension that is measured. */
             key: string;
@@ -5277,7 +5277,7 @@ export interface components {
             name: string;
             /** @description A saw blade the workshop owns. */
             record: {
-                /** @description Which. */
+                /** @description The blade, by its number. */
                 blade: components["schemas"]["Blade"];
                 /** @description A note, at most 200 characters. */
                 note?: string;
@@ -5711,7 +5711,7 @@ export interface components {
                 "not-before": {
                     /** @description The moment. */
                     at: string;
-                    /** @description Whose. */
+                    /** @description The batch or order line it belongs to. */
                     of: components["schemas"]["JobOf"];
                     /**
                      * Format: int32
@@ -5729,7 +5729,7 @@ export interface components {
                      * @description How many are done first.
                      */
                     first_n: number;
-                    /** @description Whose. */
+                    /** @description The batch or order line it belongs to. */
                     of: components["schemas"]["JobOf"];
                     /**
                      * Format: int32
@@ -6530,7 +6530,7 @@ export interface components {
         };
         /** @description A saw blade the workshop owns. */
         KeptBlade: {
-            /** @description Which. */
+            /** @description The blade, by its number. */
             blade: components["schemas"]["Blade"];
             /** @description A note, at most 200 characters. */
             note?: string;
@@ -6795,13 +6795,13 @@ export interface components {
              * @description How much of it explains best: mm, degrees, or a share.
              */
             amount: number;
-            /** @description Which. */
+            /** @description The cause. */
             cause: components["schemas"]["Cause"];
             /** @description What to change. */
             change: string;
             /**
              * Format: double
-             * @description How likely it is among all that were looked at.
+             * @description How likely it is among all that were looked at, 0 to 1.
              */
             share: number;
             /** @description In a sentence, with its amount. */
@@ -7025,7 +7025,7 @@ export interface components {
         LotFactor: {
             /**
              * Format: double
-             * @description How much stronger than the handbook it is, 0.2 to 3; 1 if left out. The workshop fills in what it has learned.
+             * @description How much stronger than the handbook it is, as a factor, 0.2 to 3; 1 if left out. The workshop fills in what it has learned.
              */
             flow?: number;
             /**
@@ -7035,7 +7035,7 @@ export interface components {
             lot_n: number;
             /**
              * Format: double
-             * @description One standard deviation of that; the handbook's if left out.
+             * @description One standard deviation of that factor; the handbook's if left out.
              */
             spread?: number;
         };
@@ -7065,7 +7065,7 @@ export interface components {
             flow: number;
             /**
              * Format: double
-             * @description The same before anything was measured: what the handbook leaves open.
+             * @description That deviation before anything was measured, of the factor too: what the handbook leaves open.
              */
             handbook_spread: number;
             /**
@@ -7077,7 +7077,7 @@ export interface components {
             points: components["schemas"]["LotPoint"][];
             /**
              * Format: double
-             * @description One standard deviation of it.
+             * @description One standard deviation of that factor.
              */
             spread: number;
         };
@@ -7145,7 +7145,7 @@ export interface components {
             outlier: boolean;
             /**
              * Format: double
-             * @description One standard deviation of it, from hand, rod and caliper.
+             * @description One standard deviation of that factor, from hand, rod and caliper.
              */
             spread: number;
         };
@@ -7686,7 +7686,7 @@ export interface components {
         };
         /** @description A line of the ledger: why the length of a lot changes, by how much, and what for. */
         Movement: {
-            /** @description Why. */
+            /** @description Why the amount changes: bought, cut, scrapped. */
             kind: components["schemas"]["MovementKind"];
             /**
              * Format: double
@@ -8310,7 +8310,7 @@ export interface components {
         };
         /** @description Two pieces that are to go together. */
         Pair: {
-            /** @description One. */
+            /** @description The first piece. */
             first: components["schemas"]["Piece"];
             /** @description The other. */
             second: components["schemas"]["Piece"];
@@ -8319,7 +8319,7 @@ export interface components {
         Parameter: {
             /**
              * Format: double
-             * @description What it is if left out, in the pattern's usual wire.
+             * @description What it is if left out, in the pattern's usual wire, in its unit.
              */
             default: number;
             /** @description What it is, in a sentence. */
@@ -8328,12 +8328,12 @@ export interface components {
             label: string;
             /**
              * Format: double
-             * @description Most it can be.
+             * @description Most it can be, in its unit.
              */
             max: number;
             /**
              * Format: double
-             * @description Least it can be.
+             * @description Least it can be, in its unit.
              */
             min: number;
             /** @description Its name in a request; ends in its unit. */
@@ -8976,7 +8976,7 @@ export interface components {
              * @description A number, in the unit its kind is read in.
              */
             value?: number | null;
-            /** @description Several numbers. */
+            /** @description Several numbers, in the unit of what was asked for. */
             values?: number[] | null;
         };
         /**
@@ -9060,7 +9060,7 @@ export interface components {
             late: boolean;
             /** @description What that is called. */
             name: string;
-            /** @description Whose. */
+            /** @description The batch or order line it belongs to. */
             of: components["schemas"]["JobOf"];
             /** @description The orders it is for, by their numbers. */
             orders: number[];
@@ -9159,7 +9159,7 @@ export interface components {
         Relaxed: {
             /**
              * Format: double
-             * @description The same across, of a sheet.
+             * @description The same across, of a sheet, as a multiple too.
              */
             across_of_inside: number;
             /** @description Whether rings of that ratio go into each other. */
@@ -9171,7 +9171,7 @@ export interface components {
             ratio: number;
             /**
              * Format: double
-             * @description The longest repeat found, over the inside of a ring; nothing where they do not.
+             * @description The longest repeat found, as a multiple of the inside of a ring; nothing where they do not.
              */
             repeat_of_inside: number;
             /** @description Six rows of it with rings of wire 1 mm. */
@@ -9401,7 +9401,7 @@ export interface components {
         };
         /** @description A ring of a chain in the world: x along its length, y across, z towards the maker. Millimetres. */
         RingDrawn: {
-            /** @description The direction it is turned about, of length 1. */
+            /** @description The direction it is turned about, a unit vector. */
             axis: number[];
             /** @description Its middle, mm. */
             center_mm: number[];
@@ -9835,7 +9835,7 @@ export interface components {
             "not-before": {
                 /** @description The moment. */
                 at: string;
-                /** @description Whose. */
+                /** @description The batch or order line it belongs to. */
                 of: components["schemas"]["JobOf"];
                 /**
                  * Format: int32
@@ -9853,7 +9853,7 @@ export interface components {
                  * @description How many are done first.
                  */
                 first_n: number;
-                /** @description Whose. */
+                /** @description The batch or order line it belongs to. */
                 of: components["schemas"]["JobOf"];
                 /**
                  * Format: int32
@@ -9912,7 +9912,7 @@ export interface components {
              * @description How many.
              */
             n: number;
-            /** @description Why. */
+            /** @description Why they were scrapped, as it was typed. */
             reason: string;
             /**
              * Format: int32
@@ -10193,7 +10193,7 @@ export interface components {
              * @description Its share of the square of the whole.
              */
             share: number;
-            /** @description Which. */
+            /** @description Where the spread comes from: rod, blade, hand, caliper. */
             source: components["schemas"]["Source"];
         };
         /** @description What there is of a lot, in every way it is counted. */
@@ -10229,7 +10229,7 @@ export interface components {
             label: string;
             /** @description How many rods it has. */
             rods_n: number;
-            /** @description Which. */
+            /** @description The set. */
             set: components["schemas"]["StartSet"];
         };
         /** @description One figure out of several readings of the same place. */
@@ -10635,12 +10635,12 @@ export interface components {
             kind?: components["schemas"]["Measures"] | null;
             /**
              * Format: double
-             * @description Least that passes.
+             * @description Least that passes, mm or the grade.
              */
             least: number;
             /**
              * Format: double
-             * @description Most that passes.
+             * @description Most that passes, mm or the grade.
              */
             most: number;
             /**
@@ -10949,7 +10949,7 @@ export interface components {
         };
         /** @description What cannot be met. */
         Unmet: {
-            /** @description Whose. */
+            /** @description The batch or order line it belongs to. */
             of: components["schemas"]["JobOf"];
             /** @description The orders it is for, by their numbers. */
             orders: number[];
@@ -11173,7 +11173,7 @@ export interface components {
             mass_g: number;
             /**
              * Format: double
-             * @description How far it is from what is wanted; 0 is as wanted in everything.
+             * @description How far it is from what is wanted, in points; 0 is as wanted in everything.
              */
             misses: number;
             /** @description How much of it is on the rack, in words, where any is: `12.4 m on the rack`. */
@@ -11247,7 +11247,7 @@ export interface components {
         };
         /** @description A piece, and another that is typed. */
         WithTyped: {
-            /** @description One. */
+            /** @description The first piece. */
             first: components["schemas"]["Piece"];
             /** @description The other in words: `6 mm ring of 18 ga`, or what it is kept as. */
             typed: string;
