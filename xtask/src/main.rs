@@ -237,6 +237,7 @@ fn bench(shell: &Shell) -> Result<()> {
     machine::needs_browser(shell)?;
     cmd!(shell, "cargo build --release --package lorimant").run()?;
     cmd!(shell, "cargo bench --package lorimant-core").run()?;
+    cmd!(shell, "cargo run --release --quiet --package lorimant-core --example schedules").run()?;
     cmd!(shell, "cargo run --release --quiet --package lorimant-ui-tests --bin measure").run()?;
     Ok(())
 }

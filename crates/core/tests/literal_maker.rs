@@ -479,7 +479,8 @@ proptest! {
         let shop = Workshop::default();
         let Some(made) = make(&request, methods, &shop) else { return Ok(()) };
         let (mm, degrees) = off(&request, &made, methods, &shop);
-        prop_assert!(mm < 0.05 && degrees < 0.5, "{} is {mm} mm and {degrees}° off", request.kind.0.kind);
+        // Angles are whole degrees, half a degree off at most; what lengths are rounded by adds little to it.
+        prop_assert!(mm < 0.05 && degrees < 0.6, "{} is {mm} mm and {degrees}° off", request.kind.0.kind);
         // Wire is neither made nor lost.
         let formed = request.form().unwrap().by(methods);
         let blank = formed.blank(shop.habits.unit);

@@ -5,7 +5,9 @@ use jiff::civil::{Date, date};
 use lorimant_core::bench::{Batch, Event, EventKind};
 use lorimant_core::making::{Changes, Inserted, Operation};
 use lorimant_core::order::bag::Counting;
-use lorimant_core::order::{Bag, BatchOnItsWay, Line, LineStanding, Order, OrderState, cover};
+use lorimant_core::order::{
+    Bag, BatchOnItsWay, Covered, Line, LineStanding, Order, OrderState, cover, short_of, to_begin,
+};
 use lorimant_core::piece::Piece;
 use lorimant_core::ring::{Ends, RingRequest};
 use lorimant_core::tool::cutting::{Blade, Cutting};
@@ -228,6 +230,32 @@ fn a_bag_tells_its_recipe_as_it_was_made_and_makes_it_again_with_the_tools_of_no
     let later = Workshop { habits: Workshop::default().habits, ..now.clone() };
     let texts = |workshop| again.tasks(workshop).unwrap().into_iter().map(|task| task.step.text);
     assert!(texts(&later).eq(texts(&now)));
+}
+
+/// What is due first takes the wire there is; what is missing in all is what is wanted less what there is.
+#[rstest]
+fn wire_is_short_of_what_is_due_last(#[values(0.0, 0.5, 1.5, 2.5, 3.5)] lengths: f64) {
+    let shop = Workshop::default();
+    // Without a day, late, early: served the other way round.
+    let orders: Vec<Order> = [None, Some(date(2026, 5, 20)), Some(date(2026, 5, 1))]
+        .map(|due| order(due, vec![line(0, 12, 0.0)]))
+        .into();
+    let standings = covered(&orders, &[], &[]);
+    let all: Vec<Covered> = (1..)
+        .zip(orders.iter().zip(&standings))
+        .map(|(id, (order, lines))| Covered { id, order, lines })
+        .collect();
+    let (wanted, _) = to_begin(&all, &shop);
+    let wire = piece(0).wire().clone();
+    let each_mm = short_of(&wanted, &[], &shop).unwrap()[0].short_mm;
+    let short = short_of(&wanted, &[(wire, lengths * each_mm)], &shop).unwrap();
+    let of = |id: i64| -> f64 {
+        short.iter().filter(|one| one.orders.contains(&id)).map(|one| one.short_mm).sum::<f64>() / each_mm
+    };
+    let expected = [3, 2, 1].map(|turn: u32| (f64::from(turn) - lengths).clamp(0.0, 1.0));
+    for (id, expected) in (1..).zip(expected) {
+        assert!((of(id) - expected).abs() < 1e-9, "order {id}: {} of {expected}", of(id));
+    }
 }
 
 proptest! {

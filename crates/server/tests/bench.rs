@@ -6,6 +6,8 @@ use std::sync::atomic::{AtomicU64, Ordering};
 
 use crate::common::{Reply, Workshop};
 use axum::http::StatusCode;
+use lorimant_core::chance::Chance;
+use rstest::rstest;
 use serde_json::{Value, json};
 
 /// Keeps a hook clasp and begins a batch of it; gives the batch's number.
@@ -171,6 +173,57 @@ async fn wire_that_is_spoiled_at_the_cut_is_booked_and_comes_back() {
     let mut late = press("eight", cut, "done", 1);
     late["ago_s"] = json!(600.0);
     assert_eq!(tell(&workshop, id, late).await.status, StatusCode::OK);
+}
+
+/// Whatever is pressed, in whatever order: what left the lot is what was cut, whole or scrapped, and what is scrapped weighs on
+/// its pile what it weighed at its step. A press that is refused moves nothing.
+#[rstest]
+#[tokio::test]
+async fn lot_pieces_and_scrap_balance_whatever_is_pressed(#[values(1, 2, 3, 4, 5, 6)] seed: u64) {
+    let workshop = Workshop::empty();
+    let id = begun(&workshop, 6).await;
+    let copper = json!({ "name": "spool", "wire": { "metal": "copper", "size_mm": 1.29 } });
+    let lot = workshop.post("/api/lots", &json!({ "lot": copper, "length_mm": 5000.0 })).await.json();
+    let number = lot["lot"]["id"].as_i64().unwrap();
+    let cut = step_of(&workshop, id, "cut").await;
+    up_to(&workshop, id, cut).await;
+    let led = workshop.get(&format!("/api/batches/{id}")).await.json();
+    let tasks = led["tasks"].as_array().unwrap();
+    let one_mm = tasks[cut - 1]["off_the_spool_mm"].as_f64().unwrap();
+    // What is spoiled at the cut is all that left the spool, 1.29 mm copper of 8.96 g/cm³; later, what the piece still weighs.
+    let cut_g = std::f64::consts::PI / 4.0 * 1.29_f64.powi(2) * one_mm * 8.96e-3;
+    let weighs = |step: usize| if step == cut { cut_g } else { tasks[step - 1]["one_g"].as_f64().unwrap() };
+    let last = tasks.len().min(cut + 3);
+    let mut chance = Chance::of(seed);
+    // Of every step how many were done, taken back ones left out, and how many were scrapped, rescued ones left out.
+    let (mut done, mut scrapped) = (vec![0_i32; last + 1], vec![0_i32; last + 1]);
+    let mut taken = 0;
+    for nth in 0..120 {
+        let step = cut + chance.below(last + 1 - cut);
+        let happened = ["done", "done", "done", "taken-back", "spoiled", "rescued"][chance.below(6)];
+        let mut told = press(&format!("random-{nth}"), step, happened, 1);
+        told["lot"] = json!(number);
+        let reply = tell(&workshop, id, told).await;
+        if reply.status == StatusCode::OK {
+            taken += 1;
+            match happened {
+                "done" => done[step] += 1,
+                "taken-back" => done[step] -= 1,
+                "spoiled" => scrapped[step] += 1,
+                _ => scrapped[step] -= 1,
+            }
+        }
+        let lot = workshop.get(&format!("/api/lots/{number}")).await.json();
+        let left_mm = lot["standing"]["left_mm"].as_f64().unwrap();
+        let off_mm = f64::from(done[cut] + scrapped[cut]) * one_mm;
+        assert!((5000.0 - left_mm - off_mm).abs() < 0.01, "{nth} {happened} at {step}: {left_mm} {off_mm}");
+        let scrap = workshop.get("/api/scrap").await.json();
+        let pile = scrap["piles"].as_array().unwrap().iter().find(|pile| pile["metal"] == "copper").cloned();
+        let pile_g = pile.map_or(0.0, |pile| pile["mass_g"].as_f64().unwrap());
+        let scrap_g: f64 = (cut..=last).map(|step| f64::from(scrapped[step]) * weighs(step)).sum();
+        assert!((pile_g - scrap_g).abs() < 0.006, "{nth} {happened} at {step}: {pile_g} {scrap_g}");
+    }
+    assert!(taken > 20, "only {taken} presses were taken");
 }
 
 /// Wire that a press took is put back by taking the press back, not behind the bench's back.

@@ -131,3 +131,34 @@ async fn letters_of_each_script_are_drawn(#[case] one: &str, #[case] other: &str
     assert!(pages[0].is_like(&pages[2]), "the same name looks the same");
     assert!(!pages[0].is_like(&pages[1]), "{one} and {other} look the same");
 }
+
+/// On a small label everything is read in 5 point type, or it is said which size would do; at that size it is.
+#[tokio::test]
+async fn a_label_is_legible_or_said_to_be_too_small() {
+    let workshop = Workshop::demo();
+    let bags = workshop.get("/api/bags").await.json();
+    let id = bags["entries"][0]["id"].clone();
+    let of = |width: f64, height: f64| {
+        let paper = json!({ "width_mm": width, "height_mm": height, "columns_n": 1, "rows_n": 1 });
+        json!({ "bags": [id], "paper": paper })
+    };
+    let types = |svg: &str| -> Vec<f64> {
+        svg.split("font-size=\"")
+            .skip(1)
+            .map(|rest| rest.split('"').next().unwrap().parse().unwrap())
+            .collect()
+    };
+    let refused = workshop.post("/api/labels/labels.svg", &of(30.0, 20.0)).await;
+    let said = refused.fault("paper.width_mm");
+    assert!(said.contains("30 × 20 mm is too small") && said.contains("Enter at least"), "{said}");
+    let size = said.rsplit_once("at least ").unwrap().1.replace(" mm.", "");
+    let (width, height) = size.split_once(" × ").unwrap();
+    let (width, height): (f64, f64) = (width.parse().unwrap(), height.parse().unwrap());
+    for (width, height) in [(width, height), (80.0, 45.0)] {
+        let label = workshop.post("/api/labels/labels.svg", &of(width, height)).await;
+        assert_eq!(label.status, StatusCode::OK, "{}", label.text());
+        let types = types(&label.text());
+        assert!(types.len() > 5 && types.iter().all(|size| *size >= 5.0 * 25.4 / 72.0 - 1e-3), "{types:?}");
+        assert!(label.text().contains(&format!("bag {id}")), "what is typed to find it");
+    }
+}

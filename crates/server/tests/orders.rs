@@ -591,3 +591,47 @@ async fn a_note_on_a_batch_goes_on_with_its_bag() {
     let led = workshop.get(&format!("/api/batches/{}", batch["entry"]["id"])).await.json();
     assert!(led["entry"]["record"].get("note").is_none(), "{}", led["entry"]["record"]);
 }
+
+#[tokio::test]
+async fn what_is_set_aside_for_an_earlier_order_goes_to_a_later_one_only_when_said() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    let bag = json!({ "entry": entry, "pieces_n": 10, "place": "drawer 1" });
+    assert_eq!(workshop.post("/api/bags", &bag).await.status, StatusCode::CREATED);
+    let of = |customer: &str, due: &str, n: u32| json!({ "customer": customer, "due": due, "lines": [{ "entry": entry, "pieces_n": n }] });
+    ordered(&workshop, &of("wardrobe", "2099-05-01", 8)).await;
+    let later = ordered(&workshop, &of("choir", "2099-06-01", 5)).await;
+    let over = format!("/api/orders/{}/hand-over", later["id"]);
+    let refused = workshop.post(&over, &json!({ "revision": 1, "line": 0, "n": 4 })).await;
+    let said = refused.fault("even_if_set_aside");
+    assert!(said.starts_with("2 in bags are free") && said.contains("wardrobe"), "{said}");
+    let free = workshop.post(&over, &json!({ "revision": 1, "line": 0, "n": 2 })).await;
+    assert_eq!(free.status, StatusCode::OK, "{}", free.text());
+    let all = json!({ "revision": 2, "line": 0, "n": 3, "even_if_set_aside": true });
+    assert_eq!(workshop.post(&over, &all).await.status, StatusCode::OK);
+    // The earlier one has what is left.
+    let orders = workshop.get("/api/orders").await.json();
+    assert_eq!(orders[0]["lines"][0]["in_bags_n"], 5, "{orders}");
+}
+
+#[tokio::test]
+async fn an_order_says_what_wire_it_is_short_of() {
+    let workshop = Workshop::empty();
+    let entry = kept(&workshop).await;
+    let of = |customer: &str, due: &str| json!({ "customer": customer, "due": due, "lines": [{ "entry": entry, "pieces_n": 10 }] });
+    ordered(&workshop, &of("choir", "2099-06-01")).await;
+    let short = workshop.get("/api/orders").await.json()[0]["short"].clone();
+    let said = short[0].as_str().unwrap().to_owned();
+    assert!(said.contains(" of "), "{short}");
+    // What is due first takes the wire there is: the order before has all of it, the later one is short of as much as before.
+    let needs = workshop.get("/api/buying-list").await.json();
+    let (wire, wanted_mm) = (&needs[0]["wire"], needs[0]["wanted_mm"].as_f64().unwrap());
+    let lot = json!({ "name": "Spool", "kind": "spool", "wire": wire });
+    let added = workshop.post("/api/lots", &json!({ "lot": lot, "length_mm": wanted_mm })).await;
+    assert_eq!(added.status, StatusCode::CREATED, "{}", added.text());
+    assert_eq!(workshop.get("/api/orders").await.json()[0]["short"], json!([]));
+    ordered(&workshop, &of("wardrobe", "2099-05-01")).await;
+    let orders = workshop.get("/api/orders").await.json();
+    assert_eq!((&orders[0]["for_whom"], &orders[0]["short"]), (&json!("wardrobe"), &json!([])));
+    assert_eq!(orders[1]["short"], json!([said]));
+}

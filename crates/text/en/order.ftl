@@ -10,6 +10,7 @@ order-bag-enter-what-in-bag = Enter what is in the bag.
 
 ## label
 
+label-coils = { $n } of { $length }
 label-for = { $rings_n } for { $length }
 
 ## order
@@ -24,6 +25,10 @@ order-order-lines-cannot-be-saved = An order of { $lines } lines cannot be saved
 order-this-order-has-no-line = This order has no line { $line }.
 order-cannot-be-handed-over-still = { $n } cannot be handed over: { $owed_n } of { $name } are still owed.
 order-cannot-be-handed-over-in = { $n } cannot be handed over: { $there_n } of { $name } are in bags.
+
+## wire-short
+
+wire-short = { $length } of { $wire }
 
 ## recipe
 

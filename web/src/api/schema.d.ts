@@ -6205,6 +6205,8 @@ export interface components {
         };
         /** @description What is handed over. */
         HandOver: {
+            /** @description Whether pieces that are set aside for orders due before it may go as well; they stay if left out. */
+            even_if_set_aside?: boolean;
             /** @description The line, from 0. */
             line: number;
             /**
@@ -8149,6 +8151,8 @@ export interface components {
             for_whom: string;
             /** @description Its lines, in their order. */
             lines: components["schemas"]["LineRow"][];
+            /** @description What wire is missing for it, in words: `2.4 m of soft copper, round 1 mm`. Empty where there is enough. */
+            short: string[];
             /** @description How far it is. */
             state: components["schemas"]["OrderState"];
         };

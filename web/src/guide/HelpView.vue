@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { t } from '../text'
+import HelpPicture from './HelpPicture.vue'
 
 /** Help: what each door is for, how the figures are made, the words of the trade. */
 const doors = [
@@ -9,6 +10,7 @@ const doors = [
     name: t('router-today'),
     what: t('help-view-today'),
     first: t('help-view-today-first'),
+    keys: t('help-view-today-keys'),
   },
   {
     id: 'plan',
@@ -16,6 +18,7 @@ const doors = [
     name: t('router-plan'),
     what: t('help-view-plan'),
     first: t('help-view-plan-first'),
+    keys: t('help-view-plan-keys'),
   },
   {
     id: 'wire',
@@ -23,6 +26,7 @@ const doors = [
     name: t('router-wire'),
     what: t('help-view-wire'),
     first: t('help-view-wire-first'),
+    keys: t('help-view-wire-keys'),
   },
   {
     id: 'orders',
@@ -30,6 +34,7 @@ const doors = [
     name: t('router-orders'),
     what: t('help-view-orders'),
     first: t('help-view-orders-first'),
+    keys: t('help-view-orders-keys'),
   },
   {
     id: 'bench',
@@ -37,6 +42,7 @@ const doors = [
     name: t('router-bench'),
     what: t('help-view-bench'),
     first: t('help-view-bench-first'),
+    keys: t('help-view-bench-keys'),
   },
   {
     id: 'measure',
@@ -44,16 +50,17 @@ const doors = [
     name: t('router-measure'),
     what: t('help-view-measure'),
     first: t('help-view-measure-first'),
+    keys: t('help-view-measure-keys'),
   },
 ]
 const figures = [
-  [t('help-view-cut-length'), t('help-view-cut-length-text')],
-  [t('help-view-ring-size'), t('help-view-ring-size-text')],
-  [t('help-view-your-spool'), t('help-view-your-spool-text')],
-  [t('help-view-strength'), t('help-view-strength-text')],
-  [t('help-view-cracks'), t('help-view-cracks-text')],
-  [t('help-view-time'), t('help-view-time-text')],
-]
+  { of: 'cut-length', name: t('help-view-cut-length'), text: t('help-view-cut-length-text') },
+  { of: 'ring-size', name: t('help-view-ring-size'), text: t('help-view-ring-size-text') },
+  { of: 'spool', name: t('help-view-your-spool'), text: t('help-view-your-spool-text') },
+  { of: 'strength', name: t('help-view-strength'), text: t('help-view-strength-text') },
+  { of: 'cracks', name: t('help-view-cracks'), text: t('help-view-cracks-text') },
+  { of: 'time', name: t('help-view-time'), text: t('help-view-time-text') },
+] as const
 const words = [
   { term: t('help-view-term-anneal'), also: '', means: t('help-view-term-anneal-means') },
   {
@@ -125,6 +132,9 @@ const words = [
         <p>
           <b>{{ t('help-view-first') }}</b>{{ door.first }}
         </p>
+        <p class="quiet">
+          <b>{{ t('help-view-keys') }}</b>{{ door.keys }}
+        </p>
       </section>
     </div>
     <div class="two">
@@ -136,10 +146,11 @@ const words = [
           >. {{ t('help-view-differ') }}
         </p>
         <dl>
-          <template v-for="[figure, text] in figures" :key="figure">
-            <dt>{{ figure }}</dt>
-            <dd>{{ text }}</dd>
-          </template>
+          <div v-for="figure in figures" :key="figure.of" class="figure">
+            <dt>{{ figure.name }}</dt>
+            <dd><HelpPicture :of="figure.of" /></dd>
+            <dd>{{ figure.text }}</dd>
+          </div>
         </dl>
       </section>
       <section>
@@ -176,6 +187,28 @@ h2 {
   grid-template-columns: repeat(auto-fit, minmax(320px, 1fr));
   gap: 8px 56px;
   margin-top: 24px;
+}
+
+.figure {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  column-gap: 16px;
+  margin-top: 14px;
+}
+
+.figure dt {
+  grid-column: 2;
+  align-self: end;
+  margin-top: 0;
+}
+
+.figure dd:first-of-type {
+  grid-row: 1 / 3;
+  grid-column: 1;
+}
+
+.figure dd:last-of-type {
+  grid-column: 2;
 }
 
 dt {

@@ -14,12 +14,16 @@ const props = defineProps<{
   does: string
   /** Whether none is a number as well. */
   none?: boolean
-  work: (n: number) => Promise<unknown>
+  /** What may be done all the same where a fault is at `field`: a box to tick then. */
+  anyway?: { field: string; label: string }
+  work: (n: number, anyway: boolean) => Promise<unknown>
 }>()
 const emit = defineEmits<{ close: [] }>()
 const { faults, attempt } = useForm()
 const text = ref('')
 const busy = ref(false)
+const refusedSo = ref(false)
+const anyway = ref(false)
 
 watch(
   () => props.open,
@@ -27,6 +31,7 @@ watch(
     if (!now) return
     faults.value = []
     text.value = props.start
+    refusedSo.value = anyway.value = false
   },
 )
 
@@ -37,8 +42,9 @@ async function submit() {
     const typed = text.value.trim()
     if (!/^\d{1,7}$/.test(typed) || (!props.none && Number(typed) === 0))
       throw refused([{ field: 'n', message: t('count-dialog-not-number-pieces-enter-number', { typed }) }])
-    await props.work(Number(typed))
+    await props.work(Number(typed), anyway.value)
   })
+  if (faults.value.some((fault) => fault.field === props.anyway?.field)) refusedSo.value = true
   busy.value = false
   if (done) emit('close')
 }
@@ -65,6 +71,14 @@ async function submit() {
       autofocus
       data-test="count-n"
       @focus="($event.target as HTMLInputElement).select()"
+    />
+    <v-checkbox
+      v-if="props.anyway && refusedSo"
+      v-model="anyway"
+      :label="props.anyway.label"
+      hide-details
+      density="compact"
+      data-test="anyway"
     />
   </PaperDialog>
 </template>

@@ -97,9 +97,9 @@ async function begin(order: OrderRow, line: number) {
   beginning.value = false
 }
 
-async function handOver(n: number) {
+async function handOver(n: number, even_if_set_aside: boolean) {
   const { order, line } = handing.value!
-  const body = { revision: order.revision, line, n }
+  const body = { revision: order.revision, line, n, even_if_set_aside }
   const path = { id: order.id }
   const { undo } = await data(api.POST('/api/orders/{id}/hand-over', { params: { path }, body }))
   notice.did(t('orders-view-handed-over', { n, name: order.record.lines[line]!.name }), undo, refresh)
@@ -202,6 +202,10 @@ const share = (order: OrderRow, i: number, n: number) =>
         >
         <MoreMenu :of="t('orders-view-order-for', { forwhom: order.for_whom })" :acts="acts(order)" />
       </header>
+      <p v-if="order.short.length" class="watch short" data-test="order-short">
+        {{ t('orders-view-short-of-wire', { short: order.short.join('; ') }) }}
+        <router-link to="/wire">{{ t('orders-view-wire-stock') }}</router-link>
+      </p>
       <p v-if="order.record.note" class="quiet note">{{ order.record.note }}</p>
       <div v-for="(line, i) in order.lines" :key="i" class="line" data-test="order-line">
         <div class="what">
@@ -267,6 +271,7 @@ const share = (order: OrderRow, i: number, n: number) =>
     :hint="handing ? t('orders-view-in-bags-for-this-line', { most: handing.most }) : ''"
     :start="handing ? String(handing.most) : ''"
     :does="t('orders-view-hand-over')"
+    :anyway="{ field: 'even_if_set_aside', label: t('orders-view-take-set-aside') }"
     :work="handOver"
     @close="handing = null"
   />

@@ -102,6 +102,27 @@ pub fn cover(
     all
 }
 
+/// The order that pieces in bags are set aside for before a line of another one: the first with a line of the same piece that
+/// bags cover. None where nothing of that piece is set aside for others.
+#[must_use]
+pub fn set_aside_for<'a>(
+    orders: &[(&'a Order, &[LineStanding])],
+    of: usize,
+    line: usize,
+    workshop: &Workshop,
+) -> Option<&'a Order> {
+    let wanted = orders.get(of)?.0.lines.get(line)?.piece.in_hand(workshop);
+    let mut others: Vec<&(&Order, &[LineStanding])> =
+        orders.iter().enumerate().filter(|(at, _)| *at != of).map(|(_, other)| other).collect();
+    others.sort_by_key(|(order, _)| order.due.unwrap_or(Date::MAX));
+    let holds = |(order, standings): &&&(&Order, &[LineStanding])| {
+        order.lines.iter().zip(*standings).any(|(line, at)| {
+            at.in_bags_n > 0 && alike(line.piece.in_hand(workshop).as_ref(), wanted.as_ref())
+        })
+    };
+    others.iter().find(holds).map(|(order, _)| *order)
+}
+
 impl OrderState {
     /// How far an order is: as far as the line that is least far.
     #[must_use]

@@ -3,10 +3,11 @@
 use super::Bag;
 use crate::bench::Batch;
 use crate::making::Operation;
-use crate::piece::Piece;
+use crate::piece::{Blanks, Piece};
 use crate::ring::RingRequest;
 use crate::tool::workshop::Workshop;
-use crate::words::length::{LengthUnit, caliper, on_ruler, shown};
+use crate::words::length::{LengthUnit, caliper, on_ruler};
+use crate::words::scale::of_wire;
 use lorimant_text::text;
 
 /// What stands on a label.
@@ -68,16 +69,26 @@ impl Bag {
 }
 
 /// What is cut for one, or wound for all: the numbers of the sheet.
-fn cut(piece: &Piece, workshop: &Workshop) -> Option<(&'static str, String)> {
+fn cut(piece: &Piece, workshop: &Workshop) -> Vec<(&'static str, String)> {
     let unit = workshop.habits.unit;
     match piece {
-        Piece::Rings(request) => Some(("coils", request.plan_in(workshop).ok()?.coils_told())),
-        Piece::Chain(request) => {
-            let plan = request.plan_in(workshop).ok()?;
-            let length = caliper(plan.finished_length_mm, unit);
-            Some(("rings", text!("label-for", rings_n = plan.rings_n, length)))
+        Piece::Rings(request) => {
+            request.plan_in(workshop).ok().map(|plan| ("coils", plan.coils_told())).into_iter().collect()
         }
-        Piece::Finding(_) => Some(("cut", on_ruler(piece.blanks(workshop).ok()?.flush_mm, unit))),
+        Piece::Chain(request) => {
+            let Ok(plan) = request.plan_in(workshop) else { return vec![] };
+            let length = caliper(plan.finished_length_mm, unit);
+            let rings = text!("label-for", rings_n = plan.rings_n, length);
+            let cut = piece.finished(workshop).map(|finished| finished.cut.clone()).unwrap_or_default();
+            let coils = cut.iter().map(|(_, Blanks { length_mm, n, .. })| {
+                text!("label-coils", n = text!("count-coil", n = *n), length = of_wire(*length_mm, unit))
+            });
+            vec![("rings", rings), ("coils", coils.collect::<Vec<_>>().join(", "))]
+        }
+        Piece::Finding(_) => {
+            let blanks = piece.blanks(workshop);
+            blanks.ok().map(|blanks| ("cut", on_ruler(blanks.flush_mm, unit))).into_iter().collect()
+        }
     }
 }
 
@@ -102,9 +113,7 @@ fn formed_on(batch: &Batch, piece: &Piece, workshop: &Workshop) -> Vec<(&'static
     if !places.is_empty() {
         rows.push(("jaw", places.join(", ")));
     }
-    if request.kind.0.parameters.iter().any(|parameter| parameter.name == "wraps_n") {
-        rows.push(("wraps", shown(request.value("wraps_n"), 2)));
-    }
+    rows.extend(request.wraps_told().map(|wraps| ("wraps", wraps)));
     rows
 }
 

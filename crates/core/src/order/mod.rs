@@ -10,13 +10,15 @@ pub mod label;
 pub mod recipe;
 pub mod single;
 mod to_make;
+mod wire_short;
 
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
 pub use bag::Bag;
-pub use cover::{BatchOnItsWay, LineStanding, OrderState, cover};
+pub use cover::{BatchOnItsWay, LineStanding, OrderState, cover, set_aside_for};
 pub use to_make::{Covered, orders_of, to_begin};
+pub use wire_short::{WireShort, short_of};
 
 use crate::fault::{Fault, Faults, Span, check_text};
 use crate::pattern::MOST_PIECES;

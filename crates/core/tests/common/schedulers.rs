@@ -1,8 +1,100 @@
-//! Schedulers of the tests' own, that plans are held against.
+//! Workshops to be planned, and schedulers of the tests' own that plans are held against.
 
-use lorimant_core::bench::sittings::{Cost, INTERRUPTION_MIN, LOAD_MIN, Sittings, Work, cheaper};
+use lorimant_core::bench::sittings::{
+    Cost, INTERRUPTION_MIN, Job, LOAD_MIN, Sittings, Stretch, Work, cheaper,
+};
+use lorimant_core::chance::Chance;
 
 const EPS: f64 = 1e-6;
+
+pub fn work(n: u32, each_min: f64, setup: &str) -> Work {
+    Work {
+        named: "bend".to_owned(),
+        n,
+        setting_up_min: 2.0,
+        each_min,
+        effort_each_min: each_min,
+        unattended_min: 0.0,
+        barrel: false,
+        fills: 0.0,
+        setup: setup.to_owned(),
+    }
+}
+
+pub fn tumbled(hours: f64) -> Work {
+    Work {
+        unattended_min: 60.0 * hours,
+        barrel: true,
+        fills: 0.7,
+        effort_each_min: 0.0,
+        ..work(1, 5.0, "barrel")
+    }
+}
+
+pub fn job(name: &str, due_min: Option<f64>, works: Vec<Work>) -> Job {
+    Job { name: name.to_owned(), pieces_n: 10, due_min, ready_min: None, works }
+}
+
+/// So many days of so many hours from nine in the morning, the barrel silent from ten at night to seven.
+pub fn days(n: u32, hours: f64) -> (Vec<Stretch>, Vec<Stretch>) {
+    let day = |i: u32| f64::from(i) * 1440.0;
+    let sittings = (0..n).map(|i| Stretch { from_min: day(i), to_min: day(i) + 60.0 * hours });
+    let quiet = (0..n).map(|i| Stretch { from_min: day(i) + 780.0, to_min: day(i) + 1320.0 });
+    (sittings.collect(), quiet.collect())
+}
+
+pub fn plan_of(jobs: Vec<Job>, n: u32, hours: f64) -> Sittings {
+    let (sittings, quiet) = days(n, hours);
+    Sittings {
+        jobs,
+        sittings,
+        most_min: 600.0,
+        most_effort_min: 600.0,
+        rest_every_min: 90.0,
+        rest_min: 10.0,
+        quiet,
+        barrel_busy_to_min: None,
+        pins: vec![],
+    }
+}
+
+/// A workshop with more to do than there is time for, half of it without a due day.
+pub fn busy(seed: u64) -> Sittings {
+    let mut chance = Chance::of(seed);
+    let jobs = (0..3 + chance.below(12)).map(|i| {
+        let n = 4 + u32::try_from(chance.below(60)).unwrap();
+        let works = (0..3 + chance.below(5)).map(|_| match chance.below(6) {
+            0 => Work { fills: f64::from(n) / 80.0, ..tumbled(2.0) },
+            _ => Work {
+                effort_each_min: chance.between(0.1, 1.0),
+                ..work(n, chance.between(0.2, 1.5), ["a", "b", "c", "d"][chance.below(4)])
+            },
+        });
+        let works = works.collect();
+        let due = (chance.share() < 0.5).then(|| chance.between(500.0, 9000.0));
+        Job { pieces_n: n, ..job(&format!("batch {i}"), due, works) }
+    });
+    let jobs: Vec<Job> = jobs.collect();
+    let mut plan = plan_of(jobs, 8, 3.0);
+    plan.rest_every_min = 45.0;
+    plan
+}
+
+/// Of a work its minutes, which tools it takes, and its kind: 0 is tumbled.
+pub type Brief = (f64, usize, u32);
+
+/// A few batches, each with its due minute, that can be planned in every order there is.
+pub fn few(jobs: Vec<(f64, Vec<Brief>)>) -> Sittings {
+    let jobs = jobs.into_iter().map(|(due, works)| {
+        let works = works.into_iter().map(|(each, setup, kind)| {
+            if kind == 0 { tumbled(1.5) } else { work(1, each, ["a", "b", "c"][setup]) }
+        });
+        job("one", Some(due), works.collect())
+    });
+    let mut plan = plan_of(jobs.collect(), 3, 5.0);
+    plan.rest_every_min = 1000.0;
+    plan
+}
 
 /// Places whole works in every order there is, each as early as it can be: what the best of all orders costs.
 pub fn best_of_all(plan: &Sittings) -> Option<Cost> {

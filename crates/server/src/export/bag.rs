@@ -1,5 +1,6 @@
 //! Labels of bags, single and in sheets.
 
+use lorimant_core::fault::Fault;
 use lorimant_core::order::Bag;
 use lorimant_core::tool::workshop::Workshop;
 
@@ -8,9 +9,12 @@ use super::pdf;
 use super::svg::Page;
 use crate::paper::LabelPaper;
 use crate::progress::{Progress, Unwanted};
+use lorimant_text::text;
 
 /// A label to be printed.
 pub(crate) struct ToPrint {
+    /// Its number.
+    pub id: i64,
     /// The bag.
     pub bag: Bag,
     /// Address of its recipe.
@@ -28,6 +32,22 @@ pub(crate) struct Printing<'a> {
 }
 
 impl Printing<'_> {
+    /// Checks that every label can be read on this paper.
+    ///
+    /// # Errors
+    /// A fault at `width_mm` for the first whose rows do not fit in 5 point type, with the size that would do.
+    pub fn check(&self, all: &[ToPrint]) -> Result<(), Fault> {
+        let size = (self.paper.width_mm, self.paper.height_mm);
+        for one in all {
+            if let Some((width, height)) = self.with_label(one, |label| label::least_size(label, size)) {
+                let name = &one.bag.name;
+                let said = text!("paper-label-too-small", name, wide = size.0, high = size.1, width, height);
+                return Err(Fault::new("width_mm", said).limit(width));
+            }
+        }
+        Ok(())
+    }
+
     /// One label as SVG, at its own size.
     pub fn svg(&self, one: &ToPrint) -> String {
         let size = (self.paper.width_mm, self.paper.height_mm);
@@ -79,6 +99,7 @@ impl Printing<'_> {
             rows: told.rows.clone(),
             date: &told.date,
             workshop: self.name,
+            typed: text!("paper-label-bag", id = one.id),
             code: Some(&one.address),
         })
     }

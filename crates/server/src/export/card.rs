@@ -273,6 +273,7 @@ pub(super) fn label(of: &Finding) -> String {
         rows: bag_rows(of),
         date: &of.date,
         workshop: &of.workshop,
+        typed: String::new(),
         code: None,
     })
 }

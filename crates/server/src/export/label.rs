@@ -16,6 +16,8 @@ const MARGIN: f64 = 4.0;
 const TITLES: f64 = 17.0;
 /// Sizes of type for the rows, the largest first.
 const SIZES: [f64; 8] = [3.6, 3.4, 3.2, 3.0, 2.7, 2.4, 2.1, 1.8];
+/// Smallest type that is read at the bench, mm: 5 points.
+const LEAST_TYPE: f64 = 5.0 * 25.4 / 72.0;
 /// Side of the code on a label of the usual size, mm.
 const CODE: f64 = 21.0;
 /// Smallest side of a square of the code that telephones read, mm.
@@ -29,6 +31,8 @@ pub(super) struct Label<'a> {
     pub rows: Vec<(&'static str, String)>,
     pub date: &'a str,
     pub workshop: &'a str,
+    /// What is typed into the ask line to find it: `bag 12`; empty where there is nothing to find.
+    pub typed: String,
     /// Address of the recipe, as a code to be read by a telephone.
     pub code: Option<&'a str>,
 }
@@ -51,42 +55,89 @@ pub(super) fn lay(page: &mut Page, (x, top): (f64, f64), label: &Label, (width, 
     let k = (width / WIDTH).min(height / HEIGHT);
     let (left, right) = (x + MARGIN * k, x + width - MARGIN * k);
     let foot_y = top + height - 3.6 * k;
-    let count = Type::sans(4.0 * k).bold().anchored("end");
+    let least = |size: f64| (size * k).max(LEAST_TYPE);
+    let count = Type::sans(least(4.0)).bold().anchored("end");
     page.text(right, top + 8.0 * k, count, &label.count);
     let beside = right - left - width_mm(count, &label.count) - 3.0 * k;
-    let (set, name) = match fitted(Type::serif(5.0 * k), label.name, beside, 1, 3.8 * k) {
+    let (set, name) = match fitted(Type::serif(least(5.0)), label.name, beside, 1, least(3.8)) {
         one if one.1.len() <= 1 => one,
         // A long name has two lines, in a smaller type.
-        _ => fitted(Type::serif(3.3 * k), label.name, beside, 2, 2.0 * k),
+        _ => fitted(Type::serif(least(3.3)), label.name, beside, 2, least(2.0)),
     };
     page.lines(left, top + if name.len() > 1 { 4.4 } else { 8.0 } * k, set, &name);
     page.rule(left, right, top + 10.4 * k);
-    let code_mm = label.code.and_then(|code| {
-        // Quiet around it, it ends where the foot's line does; no larger than a telephone needs.
-        let side = (foot_y - top - 12.4 * k).min(CODE * k);
-        draw_code(page, (right - side, top + 12.4 * k), side, code)
-    });
+    // Quiet around it, the code ends where the foot's line does; no larger than a telephone needs. Where the rows could not be
+    // read beside it, it gives way.
+    let side = (foot_y - top - 12.4 * k).min(CODE * k);
+    let beside = Rows { of: label, k, width: right - side - 2.0 * k - left };
+    let code = label.code.filter(|_| beside.size(height).is_some());
+    let code_mm = code.and_then(|code| draw_code(page, (right - side, top + 12.4 * k), side, code));
     let end = right - code_mm.map_or(0.0, |side| side + 2.0 * k);
-    let rows: Vec<_> = label.rows.iter().filter(|(_, text)| !text.is_empty()).collect();
-    let told = |size: f64| -> Vec<Vec<String>> {
-        rows.iter().map(|(_, text)| wrapped(Type::sans(size), text, end - left - TITLES * k)).collect()
-    };
-    // The largest type in which all rows stand above the foot.
-    let room = height - (3.6 + 4.0 + 15.0) * k;
-    let takes = |size: f64| told(size).iter().map(|lines| row_height(lines.len(), size)).sum::<f64>();
-    let sizes = SIZES.map(|size| size * k);
-    let size = sizes.into_iter().find(|size| takes(*size) <= room).unwrap_or(sizes[sizes.len() - 1]);
+    let rows = Rows { of: label, k, width: end - left };
+    let size = rows.size(height).unwrap_or(LEAST_TYPE);
     let mut y = top + 15.4 * k;
-    for ((title, _), lines) in rows.iter().zip(told(size)) {
-        page.text(left, y, Type::sans(size.min(3.0 * k)).quiet(), title);
-        page.lines(left + TITLES * k, y, Type::sans(size), &lines);
+    for ((title, _), lines) in rows.shown().zip(rows.lines(size)) {
+        page.text(left, y, Type::sans(size.min(least(3.0))).quiet(), title);
+        page.lines(left + rows.titles(), y, Type::sans(size), &lines);
         y += row_height(lines.len(), size);
     }
-    let foot = Type::sans(2.8 * k).quiet();
-    page.text(left, foot_y, foot, label.date);
-    let beside = end - left - width_mm(foot, label.date) - 3.0 * k;
-    let (set, workshop) = fitted(foot, label.workshop, beside, 1, 1.8 * k);
+    let foot = Type::sans(least(2.8)).quiet();
+    let dated = [label.date, &label.typed].map(str::trim).into_iter().filter(|one| !one.is_empty());
+    let dated = dated.collect::<Vec<_>>().join(", ");
+    page.text(left, foot_y, foot, &dated);
+    let beside = end - left - width_mm(foot, &dated) - 3.0 * k;
+    let (set, workshop) = fitted(foot, label.workshop, beside, 1, least(1.8));
     page.text(end, foot_y, set.anchored("end"), workshop.first().map_or("", String::as_str));
+}
+
+/// The rows of a label, as wide as they have room.
+struct Rows<'a> {
+    of: &'a Label<'a>,
+    /// How much larger than usual the label is.
+    k: f64,
+    /// From the edge of the titles to the end of the texts, mm.
+    width: f64,
+}
+
+impl Rows<'_> {
+    fn shown(&self) -> impl Iterator<Item = &(&'static str, String)> {
+        self.of.rows.iter().filter(|(_, text)| !text.is_empty())
+    }
+
+    /// Room for the titles, mm: the widest of them on a label with small type.
+    fn titles(&self) -> f64 {
+        let least = Type::sans(LEAST_TYPE);
+        self.shown().map(|(title, _)| width_mm(least, title) + 1.0).fold(TITLES * self.k, f64::max)
+    }
+
+    fn lines(&self, size: f64) -> Vec<Vec<String>> {
+        let room = self.width - self.titles();
+        self.shown().map(|(_, text)| wrapped(Type::sans(size), text, room)).collect()
+    }
+
+    /// The largest type in which all rows stand above the foot of a label so high, mm; none where 5 points are too large.
+    fn size(&self, height: f64) -> Option<f64> {
+        let room = height - (3.6 + 4.0 + 15.0) * self.k;
+        let takes =
+            |size: f64| self.lines(size).iter().map(|lines| row_height(lines.len(), size)).sum::<f64>();
+        SIZES.map(|size| (size * self.k).max(LEAST_TYPE)).into_iter().find(|size| takes(*size) <= room)
+    }
+}
+
+/// The least size of the same shape at which a label can be read without its code, mm; none where it can be at this one.
+pub(super) fn least_size(label: &Label, (width, height): (f64, f64)) -> Option<(f64, f64)> {
+    let readable = |grown: f64| {
+        let (width, height) = (width * grown, height * grown);
+        let k = (width / WIDTH).min(height / HEIGHT);
+        let rows = Rows { of: label, k, width: width - 2.0 * MARGIN * k };
+        rows.size(height).is_some()
+    };
+    if readable(1.0) {
+        return None;
+    }
+    // In steps of a twentieth, up to ten times as large.
+    let grown = (21..=200).map(|step| f64::from(step) / 20.0).find(|grown| readable(*grown));
+    grown.map(|grown| ((width * grown).ceil(), (height * grown).ceil()))
 }
 
 /// Draws a code in a square; gives its side, nothing where its squares would be too small to be read.
@@ -138,6 +189,7 @@ pub(super) fn draw(of_plan: &Sheetable) -> String {
         ],
         date: &of_plan.date,
         workshop: &of_plan.workshop,
+        typed: String::new(),
         code: None,
     })
 }

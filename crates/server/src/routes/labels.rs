@@ -61,7 +61,10 @@ async fn bag_label(
     let bag: Entry<Bag> = read(&state, move |c| Shelf::Bags.get(c, id)).await?;
     let (settings, _) = read(&state, crate::store::settings).await?;
     let workshop = state.store.workshop();
-    let one = ToPrint { bag: bag.record, address: address(&headers, id) };
+    let one = ToPrint { id, bag: bag.record, address: address(&headers, id) };
+    let printing = Printing { name: &settings.workshop_name, workshop: &workshop, paper: settings.labels };
+    printing.check(std::slice::from_ref(&one)).map_err(Faults::from)?;
+    let (settings, workshop) = (settings.clone(), workshop.clone());
     let bytes = made(&state, move |progress| {
         let printing =
             Printing { name: &settings.workshop_name, workshop: &workshop, paper: settings.labels };
@@ -108,11 +111,16 @@ async fn to_print(
     let bags = read(state, move |c| {
         ids.into_iter().map(|id| Shelf::Bags.get::<Bag>(c, id)).collect::<Result<Vec<_>, _>>()
     });
-    let all = bags
-        .await?
-        .into_iter()
-        .map(|entry| ToPrint { address: address(headers, entry.id), bag: entry.record });
-    Ok((all.collect(), paper, settings))
+    let all = bags.await?.into_iter().map(|entry| ToPrint {
+        id: entry.id,
+        address: address(headers, entry.id),
+        bag: entry.record,
+    });
+    let all: Vec<ToPrint> = all.collect();
+    let workshop = state.store.workshop();
+    let printing = Printing { name: &settings.workshop_name, workshop: &workshop, paper };
+    printing.check(&all).map_err(|fault| Faults::from(fault).within("paper"))?;
+    Ok((all, paper, settings))
 }
 
 /// Labels in sheets: `labels.pdf`, or the first sheet as `labels.svg`.

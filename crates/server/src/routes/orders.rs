@@ -52,6 +52,8 @@ struct OrderRow {
     lines: Vec<LineRow>,
     /// How far it is.
     state: OrderState,
+    /// What wire is missing for it, in words: `2.4 m of soft copper, round 1 mm`. Empty where there is enough.
+    short: Vec<String>,
     /// Days until it is due; below nought where that day is over.
     #[serde(skip_serializing_if = "Option::is_none")]
     due_in_days: Option<i32>,
@@ -74,8 +76,11 @@ struct LineRow {
 async fn list_orders(Shared(state): Shared<State>) -> Result<Json<Vec<OrderRow>>, Problem> {
     let workshop = state.store.workshop();
     let unit = workshop.habits.unit;
-    let read = read(&state, move |c| Ok((orders::open(c, &workshop)?.orders, crate::store::settings(c)?.0)));
-    let (mut open, settings) = read.await?;
+    let read = read(&state, move |c| {
+        let open = orders::open(c, &workshop)?.orders;
+        Ok((open, orders::short_of_wire(c, &workshop)?, crate::store::settings(c)?.0))
+    });
+    let (mut open, short, settings) = read.await?;
     let made_by = state.store.workshop();
     let today = settings.today();
     open.sort_by_key(|(entry, _)| (entry.record.due.unwrap_or(Date::MAX), entry.id));
@@ -89,6 +94,11 @@ async fn list_orders(Shared(state): Shared<State>) -> Result<Json<Vec<OrderRow>>
         OrderRow {
             for_whom: entry.record.for_whom(),
             lines: lines.collect(),
+            short: short
+                .iter()
+                .filter(|one| one.orders.contains(&entry.id))
+                .map(|one| one.text.clone())
+                .collect(),
             state,
             due_in_days: entry.record.due.and_then(|due| due.since(today).ok()).map(|span| span.get_days()),
             entry,
@@ -304,6 +314,9 @@ struct HandOver {
     line: usize,
     /// How many.
     n: u32,
+    /// Whether pieces that are set aside for orders due before it may go as well; they stay if left out.
+    #[serde(default)]
+    even_if_set_aside: bool,
 }
 
 /// Hands over so many of a line: they leave their bags.
@@ -312,12 +325,13 @@ struct HandOver {
 async fn hand_over(
     Shared(state): Shared<State>,
     Path(id): Path<i64>,
-    Body(HandOver { revision, line, n }): Body<HandOver>,
+    Body(HandOver { revision, line, n, even_if_set_aside }): Body<HandOver>,
 ) -> Result<Json<Written<Order>>, Problem> {
     let workshop = state.store.workshop();
     let written = write(&state, move |t| {
         let undo = batch::next(t)?;
-        let entry = orders::hand_over(t, undo, (id, revision), (line, n), &workshop)?;
+        let of = orders::Handing { line, n, even_if_set_aside };
+        let entry = orders::hand_over(t, undo, (id, revision), of, &workshop)?;
         Ok(Written { entry, undo })
     });
     written.await.map(Json)

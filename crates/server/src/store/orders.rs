@@ -8,16 +8,21 @@ use lorimant_core::bench::times::Times;
 use lorimant_core::fault::Fault;
 use lorimant_core::making::Changes;
 use lorimant_core::order::bag::Counting;
-use lorimant_core::order::{Bag, BatchOnItsWay, Covered, LineStanding, Order, cover, orders_of, to_begin};
+use lorimant_core::order::{
+    Bag, BatchOnItsWay, Covered, LineStanding, Order, WireShort, cover, orders_of, set_aside_for, short_of,
+    to_begin,
+};
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::cut_plan::picked::Picked;
 use lorimant_core::tool::workshop::Workshop;
+use lorimant_core::wire::Wire;
 use rusqlite::{Connection, Transaction};
 
 use super::bench::{self, Led};
 use super::error::{Result, StoreError};
 use super::picks;
 use super::pieces::{self, Which};
+use super::rack;
 use super::shelf::{Edit, Entry, Shelf, Wanted as Part};
 use lorimant_text::text;
 
@@ -90,6 +95,16 @@ pub(crate) fn wanted(
 pub(crate) fn demand(connection: &Connection, workshop: &Workshop) -> Result<Vec<Picked>> {
     let (wanted, _) = wanted(connection, None, workshop)?;
     Ok(wanted.iter().filter_map(Wanted::to_cut).collect())
+}
+
+/// What wire is missing for open orders. A piece that cannot be made with the workshop as it is wants no wire.
+pub(crate) fn short_of_wire(connection: &Connection, workshop: &Workshop) -> Result<Vec<WireShort>> {
+    let (wanted, _) = wanted(connection, None, workshop)?;
+    let there: Vec<(Wire, f64)> = rack::in_stock(connection)?
+        .into_iter()
+        .map(|lot| (lot.entry.record.covered_wire(), lot.standing.left_mm))
+        .collect();
+    short_of(&wanted, &there, workshop).map_err(StoreError::Refused)
 }
 
 /// Everything that is to be cut: what is picked, then what batches and orders want.
@@ -172,20 +187,46 @@ pub(crate) fn for_passes(led: &[Led]) -> Vec<PassLed<'_>> {
         .collect()
 }
 
+/// What is handed over of a line.
+#[derive(Clone, Copy)]
+pub(crate) struct Handing {
+    /// The line, from 0.
+    pub line: usize,
+    /// How many.
+    pub n: u32,
+    /// Whether what is set aside for orders before it may go as well.
+    pub even_if_set_aside: bool,
+}
+
+/// Refuses more than is set aside in bags for this line, where there is more only because it is set aside for others.
+fn check_set_aside(t: &Transaction, id: i64, of: Handing, workshop: &Workshop) -> Result<()> {
+    let open = open(t, workshop)?.orders;
+    let Some(at) = open.iter().position(|(entry, _)| entry.id == id) else { return Ok(()) };
+    let Some(standing) = open[at].1.get(of.line).filter(|one| of.n > one.in_bags_n) else { return Ok(()) };
+    let orders: Vec<(&Order, &[LineStanding])> =
+        open.iter().map(|(entry, lines)| (&entry.record, lines.as_slice())).collect();
+    let Some(other) = set_aside_for(&orders, at, of.line, workshop) else { return Ok(()) };
+    let said = text!("file-orders-set-aside", n = standing.in_bags_n, whom = other.for_whom());
+    Err(StoreError::Refused(Fault::new("even_if_set_aside", said).into()))
+}
+
 /// Hands over so many of a line: out of its bags, and off what is owed.
 pub(crate) fn hand_over(
     t: &Transaction,
     undo: i64,
     (id, revision): (i64, i64),
-    (line, n): (usize, u32),
+    of: Handing,
     workshop: &Workshop,
 ) -> Result<Entry<Order>> {
+    if !of.even_if_set_aside {
+        check_set_aside(t, id, of, workshop)?;
+    }
     let order: Entry<Order> = Shelf::Orders.get(t, id)?;
     let bags: Vec<Entry<Bag>> = Shelf::Bags.all(t)?;
     let in_them: Vec<&Bag> = bags.iter().map(|entry| &entry.record).collect();
     let handed = order
         .record
-        .hand_over(line, n, &in_them, workshop)
+        .hand_over(of.line, of.n, &in_them, workshop)
         .map_err(|fault| StoreError::Refused(fault.into()))?;
     let (after, taken) = handed;
     for (at, bag) in taken {
@@ -206,9 +247,11 @@ pub(crate) fn hand_over_all(
     let lines = open.orders.into_iter().find(|(entry, _)| entry.id == id).map(|(_, lines)| lines);
     let in_bags = lines.into_iter().flatten().map(|line| line.in_bags_n).enumerate().filter(|(_, n)| *n > 0);
     let mut handed: Option<Entry<Order>> = None;
-    for line in in_bags {
+    for (line, n) in in_bags {
         let from = handed.as_ref().map_or(revision, |entry| entry.revision);
-        handed = Some(hand_over(t, undo, (id, from), line, workshop)?);
+        // Each line has what was set aside for it, worked out before the first was handed over.
+        let of = Handing { line, n, even_if_set_aside: true };
+        handed = Some(hand_over(t, undo, (id, from), of, workshop)?);
     }
     handed.ok_or_else(|| {
         let said = text!("file-orders-nothing-of-it-in-bags");

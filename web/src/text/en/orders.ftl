@@ -210,6 +210,9 @@ orders-view-hand-over-everything = Hand over everything
 orders-view-none-closed = None closed.
 orders-view-no-open-order = There is no open order number { $id }. It may be closed.
 orders-view-hand-over-2 = Hand over { $name }
+orders-view-wire-stock = Wire stock
+orders-view-short-of-wire = Short of wire: { $short }
+orders-view-take-set-aside = Take what is set aside for other orders too
 orders-view-in-bags-for-this-line = { $most } are in bags for this line.
 
 ## shelf-view

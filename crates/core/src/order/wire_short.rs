@@ -1,0 +1,69 @@
+//! The wire that open orders are short of: what is due first takes what there is.
+
+use jiff::civil::Date;
+use serde::Serialize;
+
+use crate::bench::sittings::agenda::{JobOf, Wanted};
+use crate::fault::Faults;
+use crate::rack::cut_plan::picked::by_wire;
+use crate::tool::workshop::Workshop;
+use crate::wire::Wire;
+use crate::words::scale::of_wire;
+use lorimant_text::text;
+
+/// A wire of which there is not enough for an order.
+#[derive(Debug, Clone, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct WireShort {
+    /// The orders it is for, by their numbers.
+    pub orders: Vec<i64>,
+    /// The wire.
+    pub wire: Wire,
+    /// How much of it is missing, mm.
+    pub short_mm: f64,
+    /// The same in words: `2.4 m of soft copper, round 1 mm`.
+    pub text: String,
+}
+
+/// Less than this is no shortage, mm: what a metre stick shows.
+const LEAST_MM: f64 = 1.0;
+
+/// What is missing of each wire for what is still to be cut, one entry for each job and wire that is short. What is due first
+/// takes the wire there is, then what has no due day; of those alike, batches on the bench before lines not begun. `there` may
+/// name a wire as often as it likes; lengths in mm. What is cut from which piece is not looked at: offcuts too short for a
+/// blank make the cutting plan say more.
+///
+/// # Errors
+/// The first piece that cannot be made.
+pub fn short_of(
+    wanted: &[Wanted],
+    there: &[(Wire, f64)],
+    workshop: &Workshop,
+) -> Result<Vec<WireShort>, Faults> {
+    let unit = workshop.habits.unit;
+    let mut turn: Vec<&Wanted> = wanted.iter().collect();
+    turn.sort_by_key(|job| (job.due.unwrap_or(Date::MAX), matches!(job.of, JobOf::Line { .. })));
+    let mut left: Vec<(Wire, f64)> = vec![];
+    for (wire, mm) in there {
+        match left.iter_mut().find(|(known, _)| known.stands_for(wire)) {
+            Some((_, sum)) => *sum += mm,
+            None => left.push((wire.clone(), *mm)),
+        }
+    }
+    let mut all = vec![];
+    for job in turn {
+        let Some(picked) = job.to_cut() else { continue };
+        for demand in by_wire(&[picked], &[], workshop)? {
+            let mut none = 0.0;
+            let pile = left.iter_mut().find(|(known, _)| known.stands_for(&demand.wire));
+            let pile = pile.map_or(&mut none, |(_, mm)| mm);
+            let short_mm = demand.wanted_mm - pile.max(0.0);
+            *pile -= demand.wanted_mm;
+            if short_mm >= LEAST_MM {
+                let text = text!("wire-short", length = of_wire(short_mm, unit), wire = demand.label);
+                all.push(WireShort { orders: job.orders.clone(), wire: demand.wire, short_mm, text });
+            }
+        }
+    }
+    Ok(all)
+}
