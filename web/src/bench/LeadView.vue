@@ -268,7 +268,7 @@ const clicked = () => (keyed ? undefined : onward())
           <span v-if="running" class="count num" data-test="timer">
             {{ ready > 0 ? spanOf(ready) : t('lead-view-ready') }}
           </span>
-          <span v-else-if="once" class="count num">{{ done ? t('lead-view-done') : '' }}</span>
+          <span v-else-if="once" class="count num">{{ done && left > 0 ? t('lead-view-done') : '' }}</span>
           <span v-else class="count num" data-test="count"
             >{{ done }}<small> {{ t('lead-view-of', { all }) }}</small></span
           >

@@ -98,7 +98,7 @@ const id = useId()
 
 .rod-edge {
   fill: none;
-  stroke: rgb(60 66 72 / 45%);
+  stroke: rgba(var(--v-theme-on-background), 0.45);
   stroke-width: 1;
 }
 
@@ -111,7 +111,7 @@ const id = useId()
 }
 
 .ruler {
-  fill: #e9e6da;
+  fill: color-mix(in srgb, rgb(var(--v-theme-on-background)) 12%, rgb(var(--v-theme-background)));
   stroke: #8d8a7c;
   stroke-width: 1;
 }
