@@ -89,8 +89,22 @@ impl Parsed {
             reply.assumed.push(text!("ask-rings-no-count-given-using-rings", rings_n));
         }
         let inside = self.inside_wanted(&wire);
-        if self.over_mm.is_some() && self.inside_mm.is_none() {
-            reply.assumed.push(text!("ask-rings-play-so-that-slips-over", play_mm = caliper(PLAY_MM, unit)));
+        match (&self.over_mm, &self.inside_mm) {
+            (Some(_), None) => {
+                let play_mm = caliper(PLAY_MM, unit);
+                reply.assumed.push(text!("ask-rings-play-so-that-slips-over", play_mm));
+            }
+            // Both are said: whether the one goes over the other is what is asked.
+            (Some(over), Some(ring)) => {
+                let (ring_mm, over_mm) = (caliper(ring.value, unit), caliper(over.value, unit));
+                if ring.value <= over.value {
+                    let said = text!("ask-rings-does-not-go-over", ring_mm, over_mm);
+                    return reply.faults.push(Fault::new("text", said));
+                }
+                let play_mm = caliper(ring.value - over.value, unit);
+                reply.assumed.insert(0, text!("ask-rings-goes-over", ring_mm, over_mm, play_mm));
+            }
+            _ => {}
         }
         let Some(methods) = self.methods(reply) else { return };
         let mandrel = match (&self.rod, inside) {

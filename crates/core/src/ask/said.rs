@@ -326,7 +326,10 @@ impl Gathering<'_> {
         let numbered = ["drill", "needle"].iter().any(|tool| written.contains(tool));
         let size = written.find(|c: char| c.is_ascii_digit() || c == '.').map(|at| &written[at..]);
         let read = size.and_then(|mut rest| length::typed(&mut rest).ok());
-        if numbered && matches!(read, Some(Typed::Bare(_) | Typed::Fraction(_))) {
+        let bare = read.filter(|read| matches!(read, Typed::Bare(_) | Typed::Fraction(_)));
+        let as_size = bare.and_then(|bare| length::understand(bare, self.workshop.habits).ok());
+        // `US 8` is another size than 8 mm: its number was read as one.
+        if numbered && as_size.is_some_and(|size| (size.mm - rod.diameter_mm).abs() < 1e-6) {
             let size = caliper(rod.diameter_mm, self.workshop.habits.unit);
             self.reply.assumed.push(text!("ask-said-rod-number-read-as", text = written.trim(), size));
         }

@@ -346,9 +346,19 @@ pub(super) fn phrases() -> impl Iterator<Item = &'static str> {
     PHRASES.iter().map(|(words, _)| words.as_str())
 }
 
-/// The known word or phrase closest to a mistyped one, as people write it.
+/// Everyday words that are close to one of the trade and mean another thing.
+const NO_SLIPS: [&str; 24] = [
+    "back", "batch", "bend", "bending", "bends", "best", "come", "comes", "cool", "cope", "good", "last",
+    "like", "look", "lost", "nice", "only", "open", "rest", "same", "some", "tall", "work", "working",
+];
+
+/// The known word or phrase closest to a mistyped one, as people write it; none for a word that is no slip.
 pub(super) fn closest(word: &str) -> Option<String> {
-    if word.chars().count() < 4 || word.starts_with(|c: char| c.is_ascii_digit()) {
+    let lower = word.to_lowercase();
+    if word.chars().count() < 4
+        || word.starts_with(|c: char| c.is_ascii_digit())
+        || NO_SLIPS.contains(&lower.as_str())
+    {
         return None;
     }
     let names = Kind::all().flat_map(Kind::names);

@@ -3,12 +3,12 @@
 use kurbo::common::solve_itp;
 use serde::{Deserialize, Serialize};
 
-use super::PatternRequest;
 use super::form::FormedPiece;
 use super::sentence::value_text;
+use super::{PatternRequest, Unit};
 use crate::fault::{Fault, Faults, Span};
 use crate::tool::workshop::Workshop;
-use crate::words::length::{LengthUnit, both};
+use crate::words::length::{LengthUnit, both, caliper};
 use crate::words::words;
 use lorimant_text::{Text, text};
 
@@ -176,8 +176,13 @@ impl PatternRequest {
         let changes = self.kind.0.parameters.iter().filter_map(|parameter| {
             let (old, new) = (self.value(parameter.name), other.value(parameter.name));
             let said = |value| value_text(parameter, value, unit);
+            // What comes of it is told as a caliper reads it.
+            let comes_to = |value| match parameter.unit {
+                Unit::Mm => caliper(value, unit),
+                _ => said(value),
+            };
             ((new - old).abs() >= SEEN_MM).then(|| {
-                text!("backwards-instead", label = parameter.label, new = said(new), old = said(old))
+                text!("backwards-instead", label = parameter.label, new = comes_to(new), old = said(old))
             })
         });
         changes.collect()
