@@ -6,6 +6,7 @@ mod bench;
 mod chains;
 mod checks;
 mod hands;
+mod jobs;
 mod kept;
 mod losses;
 mod making;

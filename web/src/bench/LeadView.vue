@@ -88,6 +88,12 @@ const may = computed(() =>
 )
 const all = computed(() => done.value + left.value)
 const once = computed(() => task.value?.counted === 'once')
+/** Which coil is wound or cut, where there are several. */
+const coilInHand = computed(() =>
+  task.value?.counted === 'coil' && all.value > 1 && left.value > 0
+    ? t('lead-view-coil', { nth: done.value + 1, all: all.value })
+    : '',
+)
 const alone = computed(() => (task.value?.step.takes.unattended_min ?? 0) > 0)
 const running = computed(() => !!there.value?.ready_at)
 const ready = computed(() => Date.parse(there.value?.ready_at ?? '') - clock.now.value)
@@ -235,7 +241,8 @@ const clicked = () => (keyed ? undefined : onward())
       <section v-if="!chain || left === 0" class="say">
         <h2 class="what">{{ task.step.named }}</h2>
         <p v-if="task.number" class="reads" data-test="reads">
-          {{ task.number }} <span class="of">{{ task.number_of }}</span>
+          {{ task.number }}
+          <span class="of">{{ [task.number_of, coilInHand].filter(Boolean).join(', ') }}</span>
         </p>
         <p v-else-if="task.number_of" class="reads small">{{ task.number_of }}</p>
         <p class="text serif" data-test="instruction">{{ task.step.text }}</p>

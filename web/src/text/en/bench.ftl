@@ -41,6 +41,7 @@ lead-view-good = { " " }{ $wholen } good{ " " }
 lead-view-saved-here-will-sync-when = { " " }Saved here. It will sync when the server is back.{ " " }
 lead-view-wire-from = { " " }Wire from{ " " }
 lead-view-wire-not-in-stock = wire not in stock
+lead-view-coil = coil { $nth } of { $all }
 lead-view-of = { " " }of { $all }
 lead-view-all-done = all done
 lead-view-waits-for-step-before = waits for the step before
