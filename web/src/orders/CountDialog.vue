@@ -23,7 +23,7 @@ const { faults, attempt } = useForm()
 const text = ref('')
 const busy = ref(false)
 const refusedSo = ref(false)
-const anyway = ref(false)
+const taken = ref(false)
 
 watch(
   () => props.open,
@@ -31,7 +31,7 @@ watch(
     if (!now) return
     faults.value = []
     text.value = props.start
-    refusedSo.value = anyway.value = false
+    refusedSo.value = taken.value = false
   },
 )
 
@@ -42,7 +42,7 @@ async function submit() {
     const typed = text.value.trim()
     if (!/^\d{1,7}$/.test(typed) || (!props.none && Number(typed) === 0))
       throw refused([{ field: 'n', message: t('count-dialog-not-number-pieces-enter-number', { typed }) }])
-    await props.work(Number(typed), anyway.value)
+    await props.work(Number(typed), taken.value)
   })
   if (faults.value.some((fault) => fault.field === props.anyway?.field)) refusedSo.value = true
   busy.value = false
@@ -74,7 +74,7 @@ async function submit() {
     />
     <v-checkbox
       v-if="props.anyway && refusedSo"
-      v-model="anyway"
+      v-model="taken"
       :label="props.anyway.label"
       hide-details
       density="compact"
