@@ -21,6 +21,13 @@ async fn begun(workshop: &Workshop, n: u32) -> i64 {
     batch.json()["entry"]["id"].as_i64().unwrap()
 }
 
+/// Puts a spool of soft copper into stock; gives its number.
+async fn spool(workshop: &Workshop, size_mm: f64, length_mm: f64) -> i64 {
+    let copper = json!({ "name": "spool", "wire": { "metal": "copper", "size_mm": size_mm } });
+    let lot = workshop.post("/api/lots", &json!({ "lot": copper, "length_mm": length_mm })).await.json();
+    lot["lot"]["id"].as_i64().unwrap()
+}
+
 async fn tell(workshop: &Workshop, id: i64, told: Value) -> Reply {
     workshop.post(&format!("/api/batches/{id}/events"), &told).await
 }
@@ -82,9 +89,7 @@ async fn two_devices_that_press_at_once_count_every_press_and_no_more_than_there
 async fn cutting_takes_wire_off_its_lot_and_taking_back_puts_it_there_again() {
     let workshop = Workshop::empty();
     let id = begun(&workshop, 5).await;
-    let copper = json!({ "name": "spool", "wire": { "metal": "copper", "size_mm": 1.29 } });
-    let lot = workshop.post("/api/lots", &json!({ "lot": copper, "length_mm": 5000.0 })).await.json();
-    let (number, before) = (lot["lot"]["id"].as_i64().unwrap(), 5000.0);
+    let (number, before) = (spool(&workshop, 1.29, 5000.0).await, 5000.0);
     let left = async || {
         let lot = workshop.get(&format!("/api/lots/{number}")).await.json();
         lot["standing"]["left_mm"].as_f64().unwrap()
@@ -135,9 +140,7 @@ async fn what_is_spoiled_goes_to_scrap_with_its_reason() {
 async fn wire_that_is_spoiled_at_the_cut_is_booked_and_comes_back() {
     let workshop = Workshop::empty();
     let id = begun(&workshop, 5).await;
-    let copper = json!({ "name": "spool", "wire": { "metal": "copper", "size_mm": 1.29 } });
-    let lot = workshop.post("/api/lots", &json!({ "lot": copper, "length_mm": 5000.0 })).await.json();
-    let number = lot["lot"]["id"].as_i64().unwrap();
+    let number = spool(&workshop, 1.29, 5000.0).await;
     let cut = step_of(&workshop, id, "cut").await;
     up_to(&workshop, id, cut).await;
     let led = workshop.get(&format!("/api/batches/{id}")).await.json();
@@ -182,9 +185,7 @@ async fn wire_that_is_spoiled_at_the_cut_is_booked_and_comes_back() {
 async fn lot_pieces_and_scrap_balance_whatever_is_pressed(#[values(1, 2, 3, 4, 5, 6)] seed: u64) {
     let workshop = Workshop::empty();
     let id = begun(&workshop, 6).await;
-    let copper = json!({ "name": "spool", "wire": { "metal": "copper", "size_mm": 1.29 } });
-    let lot = workshop.post("/api/lots", &json!({ "lot": copper, "length_mm": 5000.0 })).await.json();
-    let number = lot["lot"]["id"].as_i64().unwrap();
+    let number = spool(&workshop, 1.29, 5000.0).await;
     let cut = step_of(&workshop, id, "cut").await;
     up_to(&workshop, id, cut).await;
     let led = workshop.get(&format!("/api/batches/{id}")).await.json();
@@ -254,9 +255,7 @@ async fn a_batch_of_any_kind_balances_its_wire_to_its_end(
     let entry = kept.json()["entry"]["id"].clone();
     let batch = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": 3 })).await.json();
     let id = batch["entry"]["id"].as_i64().unwrap();
-    let copper = json!({ "name": "spool", "wire": { "metal": "copper", "size_mm": 0.81 } });
-    let lot = workshop.post("/api/lots", &json!({ "lot": copper, "length_mm": 9000.0 })).await.json();
-    let number = lot["lot"]["id"].as_i64().unwrap();
+    let number = spool(&workshop, 0.81, 9000.0).await;
     let led = workshop.get(&format!("/api/batches/{id}")).await.json();
     let tasks = led["tasks"].as_array().unwrap();
     let last = tasks.len();

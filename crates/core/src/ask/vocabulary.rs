@@ -346,19 +346,10 @@ pub(super) fn phrases() -> impl Iterator<Item = &'static str> {
     PHRASES.iter().map(|(words, _)| words.as_str())
 }
 
-/// Everyday words that are close to one of the trade and mean another thing.
-const NO_SLIPS: [&str; 24] = [
-    "back", "batch", "bend", "bending", "bends", "best", "come", "comes", "cool", "cope", "good", "last",
-    "like", "look", "lost", "nice", "only", "open", "rest", "same", "some", "tall", "work", "working",
-];
-
-/// The known word or phrase closest to a mistyped one, as people write it; none for a word that is no slip.
+/// The known word or phrase closest to a mistyped one, as people write it; none for an everyday word.
 pub(super) fn closest(word: &str) -> Option<String> {
-    let lower = word.to_lowercase();
-    if word.chars().count() < 4
-        || word.starts_with(|c: char| c.is_ascii_digit())
-        || NO_SLIPS.contains(&lower.as_str())
-    {
+    let number = word.starts_with(|c: char| c.is_ascii_digit());
+    if word.chars().count() < 4 || number || is_english(&word.to_lowercase()) {
         return None;
     }
     let names = Kind::all().flat_map(Kind::names);
