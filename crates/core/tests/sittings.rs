@@ -211,7 +211,7 @@ fn reasons_are_true() {
                     assert!(own_last.unwrap().alone_to_min.is_some());
                 }
                 Because::BarrelFree => assert!(work.barrel),
-                Because::Repeats => assert_eq!(last.unwrap().job, one.job),
+                Because::Continues => assert_eq!(last.unwrap().job, one.job),
                 Because::SameTools => assert!(!one.sets_up || work.barrel),
                 Because::Due => assert!(mine.is_some() && earlier == 0, "{seed} {one:?}"),
                 // What is due before it is there, and could not go on or finds no time at all.

@@ -132,8 +132,8 @@ ask-place-read-as-grams = { $text } is read as { $value } grams.
 
 ask-rings-inside-ring-for-example-5 = the inside of the ring, for example 5 mm inside, or the rod
 ask-rings-no-count-given-using-rings = No count given: using { $rings_n } rings.
-ask-rings-goes-over = Yes: { $ring_mm } inside goes over { $over_mm }, with { $play_mm } to spare.
-ask-rings-does-not-go-over = No: { $ring_mm } inside does not go over { $over_mm }.
+ask-rings-goes-over = { $ring_mm } inside goes over { $over_mm }, with { $play_mm } to spare.
+ask-rings-does-not-go-over = { $ring_mm } inside does not go over { $over_mm }.
 ask-rings-play-so-that-slips-over = { $play_mm } of play, so that it slips over.
 ask-rings-rings-tumbled-at-bench-leave = Rings are tumbled at the bench: leave “tumbled” out, and choose it when you start the batch.
 ask-rings-that-ratio-needs-wire = That ratio needs wire of { $size_mm }.

@@ -16,7 +16,7 @@ counter-winder-sent-which-not-count = The winder sent { $text }, which is not a 
 
 load-with-each-other = { $name } with each other
 load-and = { $name } and { $name2 }
-load-g = { $mass_g } g of { $metals }: { $fills_n }.
+load-g = { $mass_g } g of { $metals }: { $loads_n }.
 load-these-hook-together-allow-min = { " " }These hook together: { $pairs }. Allow { $pick_out_min } min to separate them.
 
 ## bench

@@ -68,7 +68,6 @@ file-store-workshops-file-read-only-let = the workshop's file is read-only. Let 
 
 file-orders-this-batch-has-been-started = This batch has been started, so its method stays. Close it and start another.
 file-orders-nothing-of-it-in-bags = Nothing of this order is in bags yet.
-file-orders-set-aside = { $n } in bags are free for this order; the rest is set aside for { $whom }. Choose to take those too, or hand over fewer.
 file-orders-this-batch-closed-reopen-first = This batch is closed. Reopen it first.
 
 ## file-picks

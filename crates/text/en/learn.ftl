@@ -20,17 +20,17 @@ cause-third = a third
 cause-whole = the whole
 cause-times-step = { $n } times the step
 cause-nothing-measured-yet-points-cause = Nothing measured yet points to a cause. Measure the piece first.
-cause-no-one-cause-explains-two = No one cause explains it. Two together would: { $told } { $told2 }
+cause-no-one-cause-explains-two = No one cause explains it. Two together would: { $text } { $told2 }
 cause-measure-as-well = Measure the { $what } as well.
 cause-measure-again-look-for-something = Measure it again, and look for something else: another tool, a bend in the wrong place.
 cause-none-usual-causes-explains = None of the usual causes explains it. { $then }
 cause-as-even-as-hands-can = As even as hands can make it: nothing here needs a cause.
-cause-very-likely = Very likely: { $told }
-cause-probably = Probably: { $told }
+cause-very-likely = Very likely: { $text }
+cause-probably = Probably: { $text }
 cause-measure-tell-them-apart = Measure the { $what } to tell them apart.
 cause-no-other-measurement-this-piece = No other measurement of this piece tells them apart. Make one more, carefully, and measure it.
 cause-two-causes-look-alike-here = Two causes look alike here: { $cause } or { $cause2 }. { $which }
-cause-or-your-hands-vary-this = { $told } Or your hands vary this much.
+cause-or-your-hands-vary-this = { $text } Or your hands vary this much.
 
 ## chart
 

@@ -26,6 +26,10 @@ order-this-order-has-no-line = This order has no line { $line }.
 order-cannot-be-handed-over-still = { $n } cannot be handed over: { $owed_n } of { $name } are still owed.
 order-cannot-be-handed-over-in = { $n } cannot be handed over: { $there_n } of { $name } are in bags.
 
+## cover
+
+cover-set-aside = { $n } in bags are free for this order; the rest is set aside for { $whom }. Choose to take those too, or hand over fewer.
+
 ## wire-short
 
 wire-short = { $length } of { $wire }

@@ -73,7 +73,7 @@ paper-export-finding-this-finding-could-not-be = This finding could not be calcu
 ## paper-label
 
 paper-label-bag = bag { $id }
-paper-label-too-small = A label of { $wide } × { $high } mm is too small to read what stands on that of “{ $name }”. Enter at least { $width } × { $height } mm.
+paper-label-too-small = A label of { $wide } × { $high } mm is too small for the text of “{ $name }”. Enter at least { $width } × { $height } mm.
 paper-label-rings = { $rings_n } rings
 paper-label-wire-per-ring = wire per ring
 paper-label-ring-inside = ring inside

@@ -3579,7 +3579,7 @@ export interface components {
          * @description What made a work begin when it does.
          * @enum {string}
          */
-        Because: "pinned" | "ready" | "barrel-free" | "repeats" | "same-tools" | "due" | "while-others-wait" | "nothing-due" | "better-order";
+        Because: "pinned" | "ready" | "barrel-free" | "continues" | "same-tools" | "due" | "while-others-wait" | "nothing-due" | "better-order";
         /** @description How many are begun. */
         Beginning: {
             /**

@@ -327,8 +327,8 @@ impl Parsed {
                 }
             }
         }
-        let singly = kind.0.paired && counted != Counted::Pairs;
-        if singly && self.count.is_some() {
+        let count_singles = kind.0.paired && counted != Counted::Pairs;
+        if count_singles && self.count.is_some() {
             reply.assumed.push(text!("ask-finding-single", n = pieces_n));
         }
         let sizes = [self.inside_mm.as_ref(), self.short_mm.as_ref()].into_iter().flatten();
@@ -347,7 +347,7 @@ impl Parsed {
                 lot: self.lot,
             },
             pieces_n,
-            count_singles: singly,
+            count_singles,
             mirrored: self.mirrored,
             allowance_mm: 0.0,
             plier: None,

@@ -107,7 +107,7 @@ impl Parsed {
     }
 }
 
-fn of_piece(name: &str, kept: bool, piece: &Piece, supply: &Supply, workshop: &Workshop) -> Option<Makes> {
+fn of_piece(name: &str, saved: bool, piece: &Piece, supply: &Supply, workshop: &Workshop) -> Option<Makes> {
     let unit = workshop.habits.unit;
     let there_mm = supply.length_mm(piece.wire()).ok()?;
     let (n, left_mm, noun) = match piece {
@@ -134,5 +134,5 @@ fn of_piece(name: &str, kept: bool, piece: &Piece, supply: &Supply, workshop: &W
     } else {
         text!("ask-makes-left", n = counted(n, noun), left_mm = of_wire(left_mm, unit))
     };
-    (n > 0).then(|| Makes { name: name.to_owned(), saved: kept, n, left_mm, text, piece: piece.clone() })
+    (n > 0).then(|| Makes { name: name.to_owned(), saved, n, left_mm, text, piece: piece.clone() })
 }

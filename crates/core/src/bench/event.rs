@@ -12,9 +12,9 @@ words! {
         Done = "done";
         /// So many were counted that are not done.
         TakenBack = "taken-back";
-        /// So many were spoiled: they go to scrap.
+        /// So many were scrapped; files have always called it so.
         Scrapped = "spoiled";
-        /// So many were taken for spoiled that are not: they go on.
+        /// So many were taken for scrap that are not: they go on.
         Rescued = "rescued";
         /// What runs by itself was started.
         Started = "started";

@@ -113,16 +113,16 @@ fn told(all: &[ForTheBarrel], batches: Vec<usize>, gear: &Gear) -> Result<Load, 
     let caught_n: u32 = caught.iter().map(|at| all[*at].pieces_n).fold(0, u32::saturating_add);
     let pick_out_min = PICK_OUT_MIN * f64::from(caught_n);
     #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "1 to 10 000")]
-    let fills_n = gear.loads(mass_g).clamp(1.0, 10_000.0) as u32;
+    let loads_n = gear.loads(mass_g).clamp(1.0, 10_000.0) as u32;
     let metals = all[batches[0]].batch.piece.wire().metal.company();
-    let mut sentence =
-        text!("load-g", mass_g = fixed(mass_g, 0), metals, fills_n = text!("count-load", n = fills_n));
+    let mut text =
+        text!("load-g", mass_g = fixed(mass_g, 0), metals, loads_n = text!("count-load", n = loads_n));
     if !pairs.is_empty() {
-        sentence.push_str(&text!(
+        text.push_str(&text!(
             "load-these-hook-together-allow-min",
             pairs = pairs.join(", "),
             pick_out_min = fixed(pick_out_min, 0)
         ));
     }
-    Ok(Load { batches, mass_g, loads_n: fills_n, pick_out_min, text: sentence })
+    Ok(Load { batches, mass_g, loads_n, pick_out_min, text })
 }

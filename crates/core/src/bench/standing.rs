@@ -106,13 +106,13 @@ impl Batch {
             // What is rejected at a check is not what that counts: it is done once for all.
             let apart = task.counted == Counted::Placing || task.rejects();
             let gone_n = if apart { done_n } else { done_n.saturating_add(spoiled_n) };
-            let (left_n, may_n) = (all.saturating_sub(gone_n), came.saturating_sub(gone_n));
+            let (left_n, ready_n) = (all.saturating_sub(gone_n), came.saturating_sub(gone_n));
             let started_at = running(events, i).filter(|_| left_n > 0);
             let (timed_n, took_min) = timed(events, i, task.each_min());
             standings.push(TaskStanding {
                 done_n,
                 left_n,
-                ready_n: may_n,
+                ready_n,
                 started_at,
                 ready_at: started_at.and_then(|at| after(at, task.step.takes.unattended_min)),
                 turns_done_n: turned(events, i),

@@ -162,7 +162,7 @@ impl Batch {
             };
             let takes = &step.takes;
             let each_min = takes.each_min * f64::from(self.pieces_n());
-            let (reads, reads_of) = reads(&step, unit);
+            let (number, number_of) = reads(&step, unit);
             let one_mm = if counted == Counted::Coil { off_mm } else { step.workpiece.length_mm };
             let soldered = step.workpiece.joined == Some(ClosedBy::Soldered);
             Task {
@@ -172,8 +172,8 @@ impl Batch {
                 scraps: counted != Counted::Once || step.operation == Operation::Check,
                 one_g: piece.wire().mass_g(one_mm),
                 scrap: if soldered { Cleanliness::Soldered } else { Cleanliness::Clean },
-                number: reads,
-                number_of: reads_of,
+                number,
+                number_of,
                 counted,
                 n,
                 hands_min: takes.setting_up_min + each_min,

@@ -55,11 +55,8 @@ impl Times {
             };
             let from_to = (shares[0], shares[shares.len() - 1]);
             let batches_n = u32::try_from(shares.len()).unwrap_or(u32::MAX);
-            let operation_shown = operation.shown();
-            (
-                operation,
-                Pace { operation, operation_label: operation_shown, share: median, from_to, batches_n },
-            )
+            let operation_label = operation.shown();
+            (operation, Pace { operation, operation_label, share: median, from_to, batches_n })
         });
         Self(paces.collect())
     }

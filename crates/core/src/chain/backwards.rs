@@ -273,7 +273,7 @@ impl ChainRequest {
         let plan = request.plan().ok();
         let (rings_n, chain_length_mm, mass_g) =
             plan.as_ref().map_or((0, 0.0, 0.0), |plan| (plan.rings_n, plan.finished_length_mm, plan.mass_g));
-        let told = match &plan {
+        let text = match &plan {
             Some(plan) => text!(
                 "backwards-ratio-rings-g",
                 ratio = fixed(taut.ratio, 2),
@@ -301,7 +301,7 @@ impl ChainRequest {
             rings_n,
             chain_length_mm,
             mass_g,
-            text: told,
+            text,
             chosen: *rod == self.ring.mandrel,
             request,
         })
@@ -319,7 +319,7 @@ impl ChainRequest {
             let Some(rod) = back.rods.into_iter().find(|rod| rod.suits == Suits::Usual) else { continue };
             let Ok(plan) = rod.request.plan() else { continue };
             let across = plan.across_mm[0].max(plan.across_mm[1]);
-            let told = text!(
+            let text = text!(
                 "backwards-across-wire-on-ratio-rings",
                 across = caliper(across, unit),
                 wire = rod.request.ring.wire.size_shown(unit),
@@ -334,7 +334,7 @@ impl ChainRequest {
                 rod: rod.label,
                 across_mm: across,
                 ratio: rod.ratio,
-                text: told,
+                text,
                 request: rod.request,
             };
             found.push(((across - across_mm).abs(), one));
@@ -383,9 +383,9 @@ impl RingsThere {
             let length_mm = f64::from(cells_n) * taut.repeat_mm;
             let counted = counted(&known.weave, &taut, length_mm.max(taut.repeat_mm), 1).ok();
             let building = counted.and_then(|all| Building::of(&known.weave, all.cells_n, 1).ok());
-            let shut_before_n = building.filter(|_| cells_n > 0).map_or(0, |building| building.shut_n());
+            let pre_closed_n = building.filter(|_| cells_n > 0).map_or(0, |building| building.shut_n());
             let left_n = self.rings_n - cells_n * k;
-            let told = if taut.fits() {
+            let text = if taut.fits() {
                 text!(
                     "backwards-from-rings",
                     name = known.weave.name,
@@ -404,8 +404,8 @@ impl RingsThere {
                 cells_n,
                 length_mm,
                 left_n,
-                pre_closed_n: shut_before_n,
-                text: told,
+                pre_closed_n,
+                text,
             });
         }
         gives.sort_by(|a, b| a.suits.rank().cmp(&b.suits.rank()).then(b.length_mm.total_cmp(&a.length_mm)));

@@ -98,13 +98,13 @@ impl Laid<'_> {
         self.pose.ring(self.weave, at.ring, to(at.cell), to(at.aside))
     }
 
-    fn drawn(&self, at: At, shut: bool, standing: RingStanding) -> RingDrawn {
+    fn drawn(&self, at: At, closed: bool, standing: RingStanding) -> RingDrawn {
         let torus = self.torus(at);
         RingDrawn {
             name: name(at.ring),
             row: at.cell + 1,
             part: self.weave.part_of(at.ring),
-            closed: shut,
+            closed,
             center_mm: torus.center.to_array(),
             axis: torus.axis.to_array(),
             radius_mm: torus.radius,

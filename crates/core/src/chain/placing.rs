@@ -245,19 +245,19 @@ impl<'a> Building<'a> {
     /// What a ring goes through and takes up when it is put in, in this order.
     #[must_use]
     pub fn placed(&self, ring: At) -> Placed {
-        let (mut through, mut takes_up) = (vec![], vec![]);
+        let (mut through, mut picks_up) = (vec![], vec![]);
         for other in self.linked_with(ring) {
             if self.is_shut(other) {
                 // It is there if an open ring before this one took it up.
                 let there = self.linked_with(other).any(|one| !self.is_shut(one) && one < ring);
-                if there { &mut through } else { &mut takes_up }.push(other);
+                if there { &mut through } else { &mut picks_up }.push(other);
             } else if other < ring {
                 through.push(other);
             }
         }
         through.sort_unstable();
-        takes_up.sort_unstable();
-        Placed { ring, through, picks_up: takes_up }
+        picks_up.sort_unstable();
+        Placed { ring, through, picks_up }
     }
 
     /// The `n`th placing, from 0, as a maker reads it, in the unit read first; `None` once all are in.
@@ -267,22 +267,22 @@ impl<'a> Building<'a> {
         let placed = self.placed(at);
         let each = u32::try_from(self.open_in(at.cell).len()).ok()?;
         let place = self.open_in(at.cell).iter().position(|ring| *ring == at.ring)?;
-        let in_row = at.aside * each + u32::try_from(place).ok()? + 1;
+        let ring_in_row_n = at.aside * each + u32::try_from(place).ok()? + 1;
         let ring = format!("{}, {}", self.named(at, at), self.weave.rings[at.ring]);
         let named = |all: &[At]| all.iter().map(|one| self.named(*one, at)).collect::<Vec<_>>();
-        let (through, takes_up) = (named(&placed.through), named(&placed.picks_up));
-        let text = self.told(n, &placed, &through, &takes_up);
+        let (through, picks_up) = (named(&placed.through), named(&placed.picks_up));
+        let text = self.told(n, &placed, &through, &picks_up);
         Some(Placing {
             n: n + 1,
             of_n: self.open_n(),
             row: at.cell + 1,
             rows_n: self.cells_n,
-            ring_in_row_n: in_row,
+            ring_in_row_n,
             of_row: each * self.across_n,
             if_wrong: self.if_wrong(&placed, &through, (wire_mm, unit)),
             ring,
             through,
-            picks_up: takes_up,
+            picks_up,
             text,
         })
     }

@@ -56,8 +56,8 @@ impl Pair {
 /// What is so of a pose.
 #[derive(Debug, Clone, PartialEq)]
 pub struct Seen {
-    /// The thickest wire, in the unit of the rings, that every pair leaves room for; nothing, where a pair is linked that is not to be, or is not that
-    /// is.
+    /// The thickest wire that every pair leaves room for, in the unit of the rings; nothing, where a pair is linked that is
+    /// not to be, or is not that is.
     pub room: f64,
     /// The pair that leaves least.
     pub tightest: Option<Pair>,
@@ -125,29 +125,23 @@ impl Pose {
         let on = cells(&|ring| ring.center.x, self.repeat);
         let aside = if weave.is_sheet() { cells(&|ring| ring.center.y, self.across) } else { 0 };
         let mut pairs = vec![];
-        for cells_on in 0..=on {
-            for cells_aside in -aside..=aside {
-                if cells_on == 0 && cells_aside < 0 {
+        for cells_along in 0..=on {
+            for cells_across in -aside..=aside {
+                if cells_along == 0 && cells_across < 0 {
                     continue;
                 }
-                let (turn, shift) = self.cell(weave, cells_on, cells_aside);
+                let (turn, shift) = self.cell(weave, cells_along, cells_across);
                 for other in 0..self.rings.len() {
                     let there = self.rings[other].moved(&turn, shift);
                     for ring in 0..self.rings.len() {
-                        if (cells_on, cells_aside) == (0, 0) && ring >= other {
+                        if (cells_along, cells_across) == (0, 0) && ring >= other {
                             continue;
                         }
                         let here = &self.rings[ring];
-                        let linked = weave.links_to(ring, other, cells_on, cells_aside);
+                        let linked = weave.links_to(ring, other, cells_along, cells_across);
                         let near = here.radius + there.radius + reach;
                         if linked || here.center.distance_squared(there.center) < near * near {
-                            pairs.push(Pair {
-                                ring,
-                                other,
-                                cells_along: cells_on,
-                                cells_across: cells_aside,
-                                linked,
-                            });
+                            pairs.push(Pair { ring, other, cells_along, cells_across, linked });
                         }
                     }
                 }

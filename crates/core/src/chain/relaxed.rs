@@ -83,7 +83,7 @@ impl RelaxRequest {
         let solved = relaxing.taut(&tight, wire);
         let bore = 2.0 - wire;
         let fits = solved.is_some();
-        let told = if fits {
+        let text = if fits {
             text!(
                 "relaxed-rings-fit-into-each-other",
                 smallest_ratio = fixed(smallest_ratio, 2),
@@ -109,7 +109,7 @@ impl RelaxRequest {
             across_of_inside: pose.as_ref().map_or(0.0, |pose| pose.across / bore),
             turn_deg: pose.as_ref().map_or(0.0, |pose| pose.turn.to_degrees()),
             rings,
-            text: told,
+            text,
         })
     }
 }

@@ -149,8 +149,8 @@ impl Weave {
     /// assert!(!single.links_to(0, 0, 2, 0));
     /// ```
     #[must_use]
-    pub fn links_to(&self, ring: usize, other: usize, cells_on: i32, cells_aside: i32) -> bool {
-        let forth = Link { ring, through: other, cells_along: cells_on, cells_across: cells_aside };
+    pub fn links_to(&self, ring: usize, other: usize, cells_along: i32, cells_across: i32) -> bool {
+        let forth = Link { ring, through: other, cells_along, cells_across };
         self.links.iter().any(|link| *link == forth || *link == forth.back())
     }
 

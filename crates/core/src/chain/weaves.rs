@@ -46,14 +46,14 @@ const QUARTER: Repeats = Repeats::Chain { turn_deg: Some(90.0) };
 const STRAIGHT: Repeats = Repeats::Chain { turn_deg: Some(0.0) };
 
 /// Each of some rings through each of some others, in each of these cells on.
-fn each(rings: &[usize], others: &[usize], cells_on: &[i32]) -> Vec<Link> {
+fn each(rings: &[usize], others: &[usize], cells_along: &[i32]) -> Vec<Link> {
     let mut links = vec![];
     for &ring in rings {
         for &through in others {
-            links.extend(cells_on.iter().map(|&cells_on| Link {
+            links.extend(cells_along.iter().map(|&cells_along| Link {
                 ring,
                 through,
-                cells_along: cells_on,
+                cells_along,
                 cells_across: 0,
             }));
         }
@@ -63,19 +63,14 @@ fn each(rings: &[usize], others: &[usize], cells_on: &[i32]) -> Vec<Link> {
 
 /// Two rings of a sheet, at each of these cells on and aside.
 fn across(at: &[(i32, i32)]) -> Vec<Link> {
-    let link = |&(cells_on, cells_aside)| Link {
-        ring: 0,
-        through: 1,
-        cells_along: cells_on,
-        cells_across: cells_aside,
-    };
+    let link = |&(cells_along, cells_across)| Link { ring: 0, through: 1, cells_along, cells_across };
     at.iter().map(link).collect()
 }
 
 /// Each of a pair folded over another pair of its cell, held by a third pair.
-fn folded(pair: [usize; 2], over: [usize; 2], held_by: [usize; 2], cells_on: i32) -> Vec<Fold> {
+fn folded(pair: [usize; 2], over: [usize; 2], held_by: [usize; 2], cells_along: i32) -> Vec<Fold> {
     let here = |ring| RingAt { ring, cells_along: 0 };
-    let held_by: Vec<RingAt> = held_by.iter().map(|&ring| RingAt { ring, cells_along: cells_on }).collect();
+    let held_by: Vec<RingAt> = held_by.iter().map(|&ring| RingAt { ring, cells_along }).collect();
     let fold = |&ring: &usize| Fold { ring, over: over.map(here), held_by: held_by.clone() };
     pair.iter().map(fold).collect()
 }

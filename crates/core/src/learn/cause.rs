@@ -405,21 +405,21 @@ impl Model<'_> {
         };
         if let Some((_, one, other)) = together {
             let causes = vec![named(&one), named(&other)];
-            let told =
-                text!("cause-no-one-cause-explains-two", told = causes[0].text, told2 = causes[1].text);
-            return Misfit { causes, sure: false, together: true, text: told, measure_next: None };
+            let text =
+                text!("cause-no-one-cause-explains-two", text = causes[0].text, told2 = causes[1].text);
+            return Misfit { causes, sure: false, together: true, text, measure_next: None };
         }
         let next = self.dimensions.iter().find(|one| !measured.contains_key(&one.key));
         let then = match next {
             Some(one) => text!("cause-measure-as-well", what = one.what),
             None => text!("cause-measure-again-look-for-something").to_owned(),
         };
-        let told = text!("cause-none-usual-causes-explains", then);
+        let text = text!("cause-none-usual-causes-explains", then);
         Misfit {
             causes: vec![],
             sure: false,
             together: false,
-            text: told,
+            text,
             measure_next: next.map(|one| one.key.clone()),
         }
     }
@@ -459,8 +459,8 @@ impl Model<'_> {
             .collect();
         let sure = causes.first().is_some_and(|first| first.share >= SURE);
         if chance >= 0.5 || causes.is_empty() {
-            let told = text!("cause-as-even-as-hands-can").to_owned();
-            return Misfit { causes: vec![], sure: false, together: false, text: told, measure_next: None };
+            let text = text!("cause-as-even-as-hands-can").to_owned();
+            return Misfit { causes: vec![], sure: false, together: false, text, measure_next: None };
         }
         let next = match (sure, fits) {
             (false, [first, second, ..]) if share(second.log) >= NAMED => {
@@ -468,10 +468,10 @@ impl Model<'_> {
             }
             _ => None,
         };
-        let told = match (sure, &causes[..]) {
-            (true, [first, ..]) => text!("cause-very-likely", told = lower_first(&first.text)),
+        let text = match (sure, &causes[..]) {
+            (true, [first, ..]) => text!("cause-very-likely", text = lower_first(&first.text)),
             (false, [first, ..]) if first.share >= PROBABLE => {
-                text!("cause-probably", told = lower_first(&first.text))
+                text!("cause-probably", text = lower_first(&first.text))
             }
             (false, [first, second, ..]) => {
                 let which = match next {
@@ -480,14 +480,14 @@ impl Model<'_> {
                 };
                 text!("cause-two-causes-look-alike-here", cause = first.cause, cause2 = second.cause, which)
             }
-            (_, [first]) => text!("cause-or-your-hands-vary-this", told = first.text),
+            (_, [first]) => text!("cause-or-your-hands-vary-this", text = first.text),
             _ => String::new(),
         };
         Misfit {
             causes,
             sure,
             together: false,
-            text: told,
+            text,
             measure_next: next.map(|i| self.dimensions[i].key.clone()),
         }
     }

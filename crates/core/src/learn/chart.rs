@@ -125,32 +125,32 @@ fn signs(what: &str, pieces: &[(u32, f64)], mean: f64, spread: f64, unit: Length
         let others: Vec<f64> = pieces.iter().enumerate().filter(|(j, _)| *j != i).map(|(_, p)| p.1).collect();
         let (middle, wide) = (measured::mean(&others), deviation(&others));
         if (mm - middle).abs() > 4.0 * wide.max(1e-6) {
-            let told = text!(
+            let text = text!(
                 "chart-number-stands-out-where-others",
                 n,
                 mm = caliper(*mm, unit),
                 middle = caliper(middle, unit)
             );
-            signs.push(Sign { text: told, pieces_n: vec![*n] });
+            signs.push(Sign { text, pieces_n: vec![*n] });
         }
     }
     if let Some(run) =
         longest(pieces, |a, b| (a.1 > mean) == (b.1 > mean)).filter(|run| run.len() >= ONE_SIDE)
     {
         let side = if run[0].1 > mean { "larger" } else { "smaller" };
-        let told = text!("chart-in-row-than-average-something", run = run.len(), side);
-        signs.push(Sign { text: told, pieces_n: numbers(run) });
+        let text = text!("chart-in-row-than-average-something", run = run.len(), side);
+        signs.push(Sign { text, pieces_n: numbers(run) });
     }
     for (way, larger) in [("larger", true), ("smaller", false)] {
         let steady = |a: &(u32, f64), b: &(u32, f64)| if larger { b.1 > a.1 } else { b.1 < a.1 };
         if let Some(run) = longest(pieces, steady).filter(|run| run.len() >= RISING) {
-            let told = text!("chart-in-row-each-than-one", run = run.len(), way, what);
-            signs.push(Sign { text: told, pieces_n: numbers(run) });
+            let text = text!("chart-in-row-each-than-one", run = run.len(), way, what);
+            signs.push(Sign { text, pieces_n: numbers(run) });
         }
     }
     if let Some(apart) = every_other(pieces) {
-        let told = text!("chart-every-other", apart = caliper(apart, unit));
-        signs.push(Sign { text: told, pieces_n: numbers(pieces) });
+        let text = text!("chart-every-other", apart = caliper(apart, unit));
+        signs.push(Sign { text, pieces_n: numbers(pieces) });
     }
     signs
 }

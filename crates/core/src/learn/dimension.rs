@@ -202,17 +202,17 @@ fn by_hand(free_end: bool) -> Vec<ToMeasure> {
     let asked = GRADED.iter().filter(|(key, ..)| free_end || *key != "tip");
     let one = |(key, how, found, grades): &(&str, Text, FoundWith, &[Text])| {
         let each: Vec<String> = grades.iter().enumerate().map(|(n, grade)| format!("{n} {grade}")).collect();
-        let told = each.join(", ");
+        let text = each.join(", ");
         ToMeasure {
             key: (*key).to_owned(),
             what: (*key).to_owned(),
-            how: format!("{how} {told}."),
+            how: format!("{how} {text}."),
             found: *found,
             kind: None,
             wanted: 0.0,
             least: 0.0,
             most: 0.5,
-            text: told,
+            text,
             readings_n: 1,
             grades: each,
         }
@@ -330,8 +330,8 @@ impl ToMeasure {
         let by = caliper(off.abs(), unit);
         let far = off.abs() > 0.25 * self.wanted.max(2.0);
         let scrap = text!("dimension-put-in-scrap-or-keep", metal = piece.wire().metal);
-        let rework = |told: String| Judged { verdict: Verdict::Rework, text: told, off };
-        let reject = |told: String| Judged { verdict: Verdict::Reject, text: format!("{told} {scrap}"), off };
+        let rework = |text: String| Judged { verdict: Verdict::Rework, text, off };
+        let reject = |text: String| Judged { verdict: Verdict::Reject, text: format!("{text} {scrap}"), off };
         let finding = matches!(piece, Piece::Finding(_));
         let around = caliper(std::f64::consts::PI * off.abs(), unit);
         match self.kind {

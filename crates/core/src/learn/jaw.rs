@@ -134,7 +134,7 @@ impl JawWear {
     fn of(offs: &[f64], taper: f64, unit: LengthUnit) -> Self {
         let (off_mm, spread_mm) = (mean(offs), deviation(offs));
         let sure = LEAST_MM.max(2.0 * spread_mm / count(offs).sqrt());
-        let told = match off_mm {
+        let text = match off_mm {
             off if off.abs() < sure => text!("jaw-as-far-as-these-loops").to_owned(),
             off => {
                 let (way, back) = if off > 0.0 {
@@ -151,7 +151,7 @@ impl JawWear {
                 )
             }
         };
-        Self { off_mm, spread_mm, text: told }
+        Self { off_mm, spread_mm, text }
     }
 }
 

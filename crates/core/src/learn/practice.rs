@@ -156,9 +156,9 @@ impl Drill {
         }
         let (spread_mm, off_mm) = (deviation(measured), mean(measured) - wanted);
         let target_mm = self.card().target_mm;
-        let met = spread_mm <= target_mm;
+        let target_met = spread_mm <= target_mm;
         let by = |mm: f64| caliper(mm.abs(), unit);
-        let mut told = match self {
+        let mut text = match self {
             Self::Loops => match slip.filter(|slip| *slip > 1e-6) {
                 Some(slip) => {
                     text!(
@@ -171,10 +171,10 @@ impl Drill {
             Self::Hooks => text!("practice-your-hooks-differ-by-from", spread_mm = by(spread_mm)),
             Self::Coil => text!("practice-coils-inside-varies-by-along", spread_mm = by(spread_mm)),
         };
-        told.push_str(if met { text!("practice-even-enough-move-on-silver") } else { " " });
-        if !met {
-            told.push_str(&text!("practice-get-below", target_mm = by(target_mm)));
-            told.push_str(match self {
+        text.push_str(if target_met { text!("practice-even-enough-move-on-silver") } else { " " });
+        if !target_met {
+            text.push_str(&text!("practice-get-below", target_mm = by(target_mm)));
+            text.push_str(match self {
                 Self::Loops => {
                     text!("practice-draw-line-fresh-put-middle")
                 }
@@ -186,9 +186,9 @@ impl Drill {
         }
         if off_mm.abs() > 2.0 * spread_mm / n.sqrt() && off_mm.abs() > 0.02 {
             let way = if off_mm > 0.0 { "larger" } else { "smaller" };
-            told.push_str(&text!("practice-all-them-than-planned-move", off_mm = by(off_mm), way));
+            text.push_str(&text!("practice-all-them-than-planned-move", off_mm = by(off_mm), way));
         }
-        Some(DrillFeedback { spread_mm, off_mm, target_met: met, text: told })
+        Some(DrillFeedback { spread_mm, off_mm, target_met, text })
     }
 }
 

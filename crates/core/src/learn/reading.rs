@@ -149,7 +149,7 @@ pub fn steadied(readings: &[f64], unit: LengthUnit) -> Option<Steadied> {
     let (least, most) = (*sorted.first()?, *sorted.last()?);
     let mm = sorted[sorted.len() / 2];
     let (apart_mm, steady) = (most - least, most - least <= JUMPY_MM + 1e-9);
-    let told = match steady {
+    let text = match steady {
         true => text!("learn-reading-steady", mm = caliper(mm, unit)),
         false => text!(
             "learn-reading-jumps-between-hold-still-close",
@@ -157,5 +157,5 @@ pub fn steadied(readings: &[f64], unit: LengthUnit) -> Option<Steadied> {
             most = caliper(most, unit)
         ),
     };
-    Some(Steadied { mm, apart_mm, steady, text: told })
+    Some(Steadied { mm, apart_mm, steady, text })
 }

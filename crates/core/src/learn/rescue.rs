@@ -196,14 +196,14 @@ fn flush_mm(request: &PatternRequest, workshop: &Workshop) -> Option<f64> {
 }
 
 fn option(
-    told: String,
+    text: String,
     request: PatternRequest,
     blank_mm: f64,
-    kept: Option<i64>,
+    saved: Option<i64>,
     unit: LengthUnit,
 ) -> Option<Rescue> {
     let drawing = request.form().ok()?.drawn(Side::Front, unit).drawing;
-    Some(Rescue { text: told, request, blank_mm, saved: kept, drawing })
+    Some(Rescue { text, request, blank_mm, saved, drawing })
 }
 
 /// The piece as it went wrong and the wire there is for it.

@@ -73,7 +73,7 @@ pub fn rod_now(request: &RingRequest, lot: LotFactor, workshop: &Workshop) -> Op
         (now, _) => format!(", ± {now}"),
     };
     let ring = text!("rod-ring-inside", inside_mm = shown(inside_mm));
-    let told = if now != handbook {
+    let text = if now != handbook {
         text!("rod-now-needs-instead", ring, now, handbook, surer)
     } else if (gives_mm - inside_mm).abs() <= caliper_step_mm(inside_mm, unit) {
         text!("rod-still-needs", ring, now, surer)
@@ -86,7 +86,7 @@ pub fn rod_now(request: &RingRequest, lot: LotFactor, workshop: &Workshop) -> Op
             ideal_mm = shown(ideal_mm)
         )
     };
-    Some(RodNow { inside_mm, handbook, now, request, handbook_mm, now_mm, text: told })
+    Some(RodNow { inside_mm, handbook, now, request, handbook_mm, now_mm, text })
 }
 
 /// The coil to wind and measure next.
@@ -151,12 +151,12 @@ pub fn next_coil(learned: &LotLearned, request: &RingRequest, workshop: &Worksho
     (spread < WORTH_IT * learned.spread).then(|| {
         let rod = rod.shown();
         let per_cent = |share: f64| format!("{:.0} %", 100.0 * share.max(0.01));
-        let told = text!(
+        let text = text!(
             "rod-next-measure-coil-on-narrows",
             rod,
             spread = per_cent(learned.spread),
             spread2 = per_cent(spread)
         );
-        NextCoil { rod, spread, text: told }
+        NextCoil { rod, spread, text }
     })
 }

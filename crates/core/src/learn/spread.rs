@@ -203,8 +203,8 @@ pub fn learned(readings: &[Readings], hand: &HandSpread, metal_mm: f64, unit: Le
         })
         .collect();
     sources.sort_by(|a, b| b.share.total_cmp(&a.share));
-    let told = sources.first().map_or(String::new(), |first| narrows(first, unit));
-    OwnSpread { sources, hand, text: told }
+    let text = sources.first().map_or(String::new(), |first| narrows(first, unit));
+    OwnSpread { sources, hand, text }
 }
 
 fn narrows(first: &SourceSpread, unit: LengthUnit) -> String {

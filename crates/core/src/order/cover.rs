@@ -5,9 +5,11 @@ use serde::Serialize;
 
 use super::{Bag, Order};
 use crate::bench::Batch;
+use crate::fault::Fault;
 use crate::piece::in_hand::InHand;
 use crate::tool::workshop::Workshop;
 use crate::words::words;
+use lorimant_text::text;
 
 words! {
     /// How far an order or a line of it is.
@@ -82,45 +84,57 @@ pub fn cover(
     let mut all: Vec<Vec<LineStanding>> = vec![vec![]; orders.len()];
     for at in turn {
         for line in &orders[at].lines {
-            let owed_n = line.owed_n();
+            let to_deliver_n = line.owed_n();
             let wanted = line.piece.in_hand(workshop);
-            let in_bags_n = draw(&mut in_bags, &bagged, wanted.as_ref(), owed_n);
-            let short_n = owed_n - in_bags_n;
+            let in_bags_n = draw(&mut in_bags, &bagged, wanted.as_ref(), to_deliver_n);
+            let short_n = to_deliver_n - in_bags_n;
             let drawn_n = draw(&mut under_way, &made, wanted.as_ref(), line.with_spares(short_n));
             let under_way_n = drawn_n.min(short_n);
             let rest_n = short_n - under_way_n;
             let to_make_n = if rest_n > 0 { line.with_spares(rest_n) } else { 0 };
             let state = match () {
-                () if owed_n == 0 => OrderState::HandedOver,
+                () if to_deliver_n == 0 => OrderState::HandedOver,
                 () if rest_n > 0 => OrderState::ToMake,
                 () if under_way_n > 0 => OrderState::InTheMaking,
                 () => OrderState::Ready,
             };
-            all[at].push(LineStanding { to_deliver_n: owed_n, in_bags_n, under_way_n, to_make_n, state });
+            all[at].push(LineStanding { to_deliver_n, in_bags_n, under_way_n, to_make_n, state });
         }
     }
     all
 }
 
-/// The order that pieces in bags are set aside for before a line of another one: the first with a line of the same piece that
-/// bags cover. None where nothing of that piece is set aside for others.
-#[must_use]
-pub fn set_aside_for<'a>(
-    orders: &[(&'a Order, &[LineStanding])],
-    of: usize,
-    line: usize,
+/// Checks that so many of a line are free to be handed over: that none of them is set aside in its bag for another order.
+/// `orders` are all that are open, each with how its lines are covered; `of` is the place of the order among them.
+///
+/// # Errors
+/// A fault at `even_if_set_aside` that names the order due first which would be short of them.
+pub fn check_set_aside(
+    orders: &[(&Order, &[LineStanding])],
+    (of, line): (usize, usize),
+    n: u32,
     workshop: &Workshop,
-) -> Option<&'a Order> {
-    let wanted = orders.get(of)?.0.lines.get(line)?.piece.in_hand(workshop);
-    let mut others: Vec<&(&Order, &[LineStanding])> =
-        orders.iter().enumerate().filter(|(at, _)| *at != of).map(|(_, other)| other).collect();
-    others.sort_by_key(|(order, _)| order.due.unwrap_or(Date::MAX));
-    let holds = |(order, standings): &&&(&Order, &[LineStanding])| {
+) -> Result<(), Fault> {
+    let Some((wanted, standing)) =
+        orders.get(of).and_then(|(order, at)| order.lines.get(line).zip(at.get(line)))
+    else {
+        return Ok(());
+    };
+    if n <= standing.in_bags_n {
+        return Ok(());
+    }
+    let wanted = wanted.piece.in_hand(workshop);
+    let holds = |(order, standings): &(&Order, &[LineStanding])| {
         order.lines.iter().zip(*standings).any(|(line, at)| {
             at.in_bags_n > 0 && alike(line.piece.in_hand(workshop).as_ref(), wanted.as_ref())
         })
     };
-    others.iter().find(holds).map(|(order, _)| *order)
+    let others = orders.iter().enumerate().filter(|(at, other)| *at != of && holds(other));
+    let first = others.map(|(_, (order, _))| order).min_by_key(|order| order.due.unwrap_or(Date::MAX));
+    first.map_or(Ok(()), |other| {
+        let said = text!("cover-set-aside", n = standing.in_bags_n, whom = other.for_whom());
+        Err(Fault::new("even_if_set_aside", said))
+    })
 }
 
 impl OrderState {

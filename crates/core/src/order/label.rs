@@ -17,7 +17,7 @@ pub struct BagLabel {
     pub name: String,
     /// How many: `24 rings`, `6 pairs`.
     pub count: String,
-    /// Titles with their texts, at most seven: wire, cut or coils, rod or jaw, wraps, finish, batch, place.
+    /// Titles with their texts, at most eight: wire, cut or coils, rod or jaw, wraps, finish, batch, place.
     pub rows: Vec<(&'static str, String)>,
     /// The day it was filled.
     pub date: String,
@@ -50,6 +50,7 @@ impl Bag {
         let unit = workshop.habits.unit;
         let mut rows = vec![("wire", piece.wire().shown(unit))];
         rows.extend(cut(&piece, &workshop));
+        rows.extend(coils_of_chain(&piece, &workshop));
         rows.extend(formed_on(&batch, &piece, &workshop));
         let finish = piece.finish_told(&workshop);
         if !finish.is_empty() {
@@ -69,27 +70,28 @@ impl Bag {
 }
 
 /// What is cut for one, or wound for all: the numbers of the sheet.
-fn cut(piece: &Piece, workshop: &Workshop) -> Vec<(&'static str, String)> {
+fn cut(piece: &Piece, workshop: &Workshop) -> Option<(&'static str, String)> {
     let unit = workshop.habits.unit;
     match piece {
-        Piece::Rings(request) => {
-            request.plan_in(workshop).ok().map(|plan| ("coils", plan.coils_told())).into_iter().collect()
-        }
+        Piece::Rings(request) => Some(("coils", request.plan_in(workshop).ok()?.coils_told())),
         Piece::Chain(request) => {
-            let Ok(plan) = request.plan_in(workshop) else { return vec![] };
+            let plan = request.plan_in(workshop).ok()?;
             let length = caliper(plan.finished_length_mm, unit);
-            let rings = text!("label-for", rings_n = plan.rings_n, length);
-            let cut = piece.finished(workshop).map(|finished| finished.cut.clone()).unwrap_or_default();
-            let coils = cut.iter().map(|(_, Blanks { length_mm, n, .. })| {
-                text!("label-coils", n = text!("count-coil", n = *n), length = of_wire(*length_mm, unit))
-            });
-            vec![("rings", rings), ("coils", coils.collect::<Vec<_>>().join(", "))]
+            Some(("rings", text!("label-for", rings_n = plan.rings_n, length)))
         }
-        Piece::Finding(_) => {
-            let blanks = piece.blanks(workshop);
-            blanks.ok().map(|blanks| ("cut", on_ruler(blanks.flush_mm, unit))).into_iter().collect()
-        }
+        Piece::Finding(_) => Some(("cut", on_ruler(piece.blanks(workshop).ok()?.flush_mm, unit))),
     }
+}
+
+/// The coils a chain's rings are cut from, with the wire each takes.
+fn coils_of_chain(piece: &Piece, workshop: &Workshop) -> Option<(&'static str, String)> {
+    let Piece::Chain(_) = piece else { return None };
+    let finished = piece.finished(workshop).ok()?;
+    let coils = finished.cut.iter().map(|(_, Blanks { length_mm, n, .. })| {
+        let length = of_wire(*length_mm, workshop.habits.unit);
+        text!("label-coils", n = text!("count-coil", n = *n), length)
+    });
+    Some(("coils", coils.collect::<Vec<_>>().join(", ")))
 }
 
 /// What it is formed on: rod and cut of rings, places on the jaws and wraps of a finding.

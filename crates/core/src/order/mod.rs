@@ -16,7 +16,7 @@ use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
 pub use bag::Bag;
-pub use cover::{BatchOnItsWay, LineStanding, OrderState, cover, set_aside_for};
+pub use cover::{BatchOnItsWay, LineStanding, OrderState, check_set_aside, cover};
 pub use to_make::{Covered, orders_of, to_begin};
 pub use wire_short::{WireShort, short_of};
 

@@ -202,11 +202,11 @@ impl UnknownSingle {
 
     fn recipe(&self, piece: Piece, unusual: f64, workshop: &Workshop) -> Option<Recipe> {
         let unit = workshop.habits.unit;
-        let Likeness { fits, text: told, .. } = self.measured.likeness(0, &piece, unit)?;
+        let Likeness { fits, text, .. } = self.measured.likeness(0, &piece, unit)?;
         let thumbnail = fits.then(|| piece.thumbnail(workshop).ok())??;
-        let sentence = piece.sentence(unit);
+        let description = piece.sentence(unit);
         let colour = piece.wire().metal.figures().colour.to_owned();
-        Some(Recipe { description: sentence, piece, text: told, drawing: thumbnail.drawing, colour, unusual })
+        Some(Recipe { description, piece, text, drawing: thumbnail.drawing, colour, unusual })
     }
 }
 

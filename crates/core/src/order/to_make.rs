@@ -55,8 +55,8 @@ pub fn to_begin(orders: &[Covered], workshop: &Workshop) -> (Vec<Wanted>, Vec<Un
                     wanted.push(Wanted { of: job, batch, tasks, standing, due, orders });
                 }
                 Err(faults) => {
-                    let sentence = text!("to-make-cannot-be-made-with-workshop", name = line.name, faults);
-                    cannot.push(Unmet { of: job, orders: vec![of.id], text: sentence });
+                    let text = text!("to-make-cannot-be-made-with-workshop", name = line.name, faults);
+                    cannot.push(Unmet { of: job, orders: vec![of.id], text });
                 }
             }
         }

@@ -1,7 +1,6 @@
 //! The wire that open orders are short of: what is due first takes what there is.
 
 use jiff::civil::Date;
-use serde::Serialize;
 
 use crate::bench::sittings::agenda::{JobOf, Wanted};
 use crate::fault::Faults;
@@ -12,13 +11,10 @@ use crate::words::scale::of_wire;
 use lorimant_text::text;
 
 /// A wire of which there is not enough for an order.
-#[derive(Debug, Clone, PartialEq, Serialize)]
-#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[derive(Debug, Clone, PartialEq)]
 pub struct WireShort {
     /// The orders it is for, by their numbers.
     pub orders: Vec<i64>,
-    /// The wire.
-    pub wire: Wire,
     /// How much of it is missing, mm.
     pub short_mm: f64,
     /// The same in words: `2.4 m of soft copper, round 1 mm`.
@@ -61,7 +57,7 @@ pub fn short_of(
             *pile -= demand.wanted_mm;
             if short_mm >= LEAST_MM {
                 let text = text!("wire-short", length = of_wire(short_mm, unit), wire = demand.label);
-                all.push(WireShort { orders: job.orders.clone(), wire: demand.wire, short_mm, text });
+                all.push(WireShort { orders: job.orders.clone(), short_mm, text });
             }
         }
     }

@@ -61,8 +61,8 @@ pub struct Check {
     pub segment_n: Option<usize>,
 }
 
-fn check(about: About, level: Option<Level>, sentence: String, segment_n: Option<usize>) -> Check {
-    Check { about, ok: level.is_none(), level: level.unwrap_or(Level::Note), text: sentence, segment_n }
+fn check(about: About, level: Option<Level>, text: String, segment_n: Option<usize>) -> Check {
+    Check { about, ok: level.is_none(), level: level.unwrap_or(Level::Note), text, segment_n }
 }
 
 /// Where an end face lands.

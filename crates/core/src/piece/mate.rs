@@ -203,8 +203,8 @@ pub fn weakest(parts: &[Piece], workshop: &Workshop) -> Result<SetStrength, Faul
     for (i, piece) in parts.iter().enumerate() {
         let finished = piece.finished(workshop);
         let holds = finished.map_err(|faults| faults.within(&format!("parts[{i}]")))?.holds;
-        let told = holds.map_or(text!("mate-has-nothing-that-opens").to_owned(), |holds| holds.told());
-        held.push(PartHolds { name: piece.called(), text: told, holds });
+        let text = holds.map_or(text!("mate-has-nothing-that-opens").to_owned(), |holds| holds.told());
+        held.push(PartHolds { name: piece.called(), text, holds });
     }
     let load = |part: &PartHolds| part.holds.map_or(f64::INFINITY, |holds| holds.pulls_open_n);
     held.sort_by(|a, b| load(a).total_cmp(&load(b)));
@@ -213,7 +213,7 @@ pub fn weakest(parts: &[Piece], workshop: &Workshop) -> Result<SetStrength, Faul
             let others = next.holds.map_or(String::new(), |holds| {
                 text!("mate-pulls-open-at", called = next.name, comes_off_n = load_told(holds.pulls_open_n))
             });
-            text!("mate-pulled-apart-gives-way-first", called = weak.name, told = weak.text, others)
+            text!("mate-pulled-apart-gives-way-first", called = weak.name, text = weak.text, others)
         }
         _ => text!("mate-nothing-in-this-set-opens").to_owned(),
     };
@@ -232,17 +232,17 @@ fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs, unit: LengthUnit) -> Fit {
     let wire = thickness(wire_mm, unit);
     let inside = caliper(hole.inside_mm, unit);
     if wire_mm + CLEARANCE_MM > hole.inside_mm {
-        let sentence = text!("mate-wire-does-not-fit-through", what = hole.what, wire, inside);
-        return Fit { ok: false, text: sentence };
+        let text = text!("mate-wire-does-not-fit-through", what = hole.what, wire, inside);
+        return Fit { ok: false, text };
     }
     match hole.mouth_mm {
         Some(mouth) if mouth < wire_mm + CLEARANCE_MM => {
-            let sentence = text!("mate-its-mouth-too-narrow-for", what, mouth = caliper(mouth, unit), wire);
-            Fit { ok: false, text: sentence }
+            let text = text!("mate-its-mouth-too-narrow-for", what, mouth = caliper(mouth, unit), wire);
+            Fit { ok: false, text }
         }
         Some(mouth) => {
-            let sentence = text!("mate-wire-goes-in-through-mouth", what, wire, mouth = caliper(mouth, unit));
-            Fit { ok: true, text: sentence }
+            let text = text!("mate-wire-goes-in-through-mouth", what, wire, mouth = caliper(mouth, unit));
+            Fit { ok: true, text }
         }
         None => {
             let open = if guest.holes.iter().any(|hole| hole.mouth_mm.is_some()) {
@@ -250,7 +250,7 @@ fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs, unit: LengthUnit) -> Fit {
             } else {
                 text!("mate-once-one-two-opened-sideways")
             };
-            let sentence = text!(
+            let text = text!(
                 "mate-wire-fits-its-inside-with",
                 what,
                 wire,
@@ -258,7 +258,7 @@ fn fit(hole: &Hole, wire_mm: f64, guest: &Hangs, unit: LengthUnit) -> Fit {
                 inside_mm = caliper(hole.inside_mm - wire_mm, unit),
                 open
             );
-            Fit { ok: true, text: sentence }
+            Fit { ok: true, text }
         }
     }
 }

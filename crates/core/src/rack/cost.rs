@@ -264,7 +264,7 @@ impl CostRequest {
         );
         let one = if self.bought_pair { text!("rack-cost-pair") } else { "one" };
         let unpaid = if hours > Decimal::ZERO { "" } else { text!("rack-cost-your-time-not-counted-yet") };
-        let sentence = match (self.bought, break_even_n, hour_earns) {
+        let text = match (self.bought, break_even_n, hour_earns) {
             (None, ..) => text!("rack-cost-enter-what-costs-buy-see", one),
             (Some(bought), None, earns) => {
                 let earns = earns.map_or(String::new(), |e| text!("rack-cost-your-hour-earns-less-than", e));
@@ -279,7 +279,7 @@ impl CostRequest {
                 earns.map_or(from.clone(), |e| text!("rack-cost-your-hour-earns-compared-with", from, e))
             }
         };
-        let sentence = format!("{unpaid}{sentence}");
+        let text = format!("{unpaid}{text}");
         Ok(Cost {
             wire: wire.round_dp(4),
             consumables: self.consumables,
@@ -290,7 +290,7 @@ impl CostRequest {
             break_even_n,
             hour_earns,
             working,
-            text: sentence,
+            text,
         })
     }
 }

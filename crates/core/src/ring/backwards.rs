@@ -304,10 +304,10 @@ impl RingTarget {
             .take(MOST_CANDIDATES)
             .map(|(_, inside, rod, tape_layers)| {
                 let mandrel = Mandrel { tape_layers, ..rod.clone() };
-                let shown = mandrel.shown_in(workshop.habits.unit);
+                let label = mandrel.shown_in(workshop.habits.unit);
                 Candidate {
                     mandrel,
-                    label: shown,
+                    label,
                     ring_inside_diameter_mm: inside.across(),
                     off_mm: self.off(inside),
                 }

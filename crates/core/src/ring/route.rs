@@ -26,7 +26,12 @@ const KEY: f64 = 1.15;
 
 impl RingRequest {
     /// Its operations by these methods up to cutting, before a maker changes anything.
-    fn until_cut(&self, plan: &RingPlan, spent: f64, methods: &Methods) -> Vec<Box<dyn Perform + '_>> {
+    fn until_cut(
+        &self,
+        plan: &RingPlan,
+        strain_before: f64,
+        methods: &Methods,
+    ) -> Vec<Box<dyn Perform + '_>> {
         let taken = self.cutting.taken(self.wire.size_mm);
         let stays =
             self.cutting.method == Method::Saw && methods.saw_from == crate::tool::method::SawFrom::Dowel;
@@ -44,7 +49,7 @@ impl RingRequest {
             }),
             Box::new(SlideOff {
                 rod: &self.mandrel,
-                strain_before: spent,
+                strain_before,
                 tails_mm: plan.tails_wire_mm,
                 ragged_mm: plan.ragged_wire_mm,
                 stays,

@@ -129,7 +129,7 @@ impl Supply {
         let used_mm = if rings_n == 0 { 0.0 } else { wire_mm(rings_n)? };
         let unit = workshop.habits.unit;
         let left_mm = (there - used_mm).max(0.0);
-        let sentence = match rings_n {
+        let text = match rings_n {
             0 => text!(
                 "supply-not-enough-for-one-ring",
                 there = of_wire(there, unit),
@@ -142,6 +142,6 @@ impl Supply {
                 left_mm = on_ruler(left_mm, unit)
             ),
         };
-        Ok(HowMany { rings_n, wire_length_mm: there, used_mm, left_mm, text: sentence })
+        Ok(HowMany { rings_n, wire_length_mm: there, used_mm, left_mm, text })
     }
 }

@@ -43,7 +43,7 @@ pub struct MethodQuestion {
 #[must_use]
 pub fn questions() -> Vec<MethodQuestion> {
     let answers = |all: &[(&'static str, &'static str, &'static str)]| {
-        all.iter().map(|(word, shown, trade)| MethodAnswer { word, label: shown, trade }).collect()
+        all.iter().map(|(word, label, trade)| MethodAnswer { word, label, trade }).collect()
     };
     let of = |field, question, all: &[(&'static str, &'static str, &'static str)]| MethodQuestion {
         field,

@@ -43,7 +43,7 @@ impl FlowCurve {
     /// let worked = FlowCurve::new(figures, 1.0).flow_stress(0.0);
     /// assert!(worked > figures.annealed_mpa && worked < figures.saturated_mpa);
     /// ```
-    pub fn new(figures: &Figures, spent: f64) -> Self {
+    pub fn new(figures: &Figures, prior_strain: f64) -> Self {
         Self {
             modulus: figures.modulus_gpa * 1000.0,
             annealed: figures.annealed_mpa,
@@ -51,7 +51,7 @@ impl FlowCurve {
             hardening_strain: figures.hardening_strain,
             slow: figures.slow_mpa,
             slow_strain: figures.slow_strain,
-            prior_strain: spent,
+            prior_strain,
         }
     }
 

@@ -79,19 +79,11 @@ fn right_format<'de, D: Deserializer<'de>>(from: D) -> Result<String, D::Error> 
 impl RackDocument {
     pub fn of(
         lots: Vec<LotWithLedger>,
-        keepings: Vec<StockLevel>,
+        stock_levels: Vec<StockLevel>,
         scrap: Vec<ScrapChange>,
         picks: Vec<NamedPick>,
     ) -> Self {
-        Self {
-            format: FORMAT.to_owned(),
-            version: 1,
-            lots,
-            stock_levels: keepings,
-            scrap,
-            picks,
-            movements: vec![],
-        }
+        Self { format: FORMAT.to_owned(), version: 1, lots, stock_levels, scrap, picks, movements: vec![] }
     }
 
     /// Everything wrong with it, each at its place in the file.

@@ -27,7 +27,7 @@ const LEAST_MODULE: f64 = 0.4;
 pub(super) struct Label<'a> {
     pub name: &'a str,
     pub count: String,
-    /// Six rows at most; those without a text are left out.
+    /// Eight rows at most; those without a text are left out.
     pub rows: Vec<(&'static str, String)>,
     pub date: &'a str,
     pub workshop: &'a str,

@@ -297,8 +297,8 @@ async fn find_match(
         let alike = single.alike(&pieces, unit)?;
         let of = |likeness: Likeness| {
             let one = &recipes[likeness.of];
-            let sentence = one.piece.clone().with_count(1).sentence(unit);
-            MatchOf { bag: one.bag, entry: one.entry, name: one.name.clone(), text: sentence, likeness }
+            let text = one.piece.clone().with_count(1).sentence(unit);
+            MatchOf { bag: one.bag, entry: one.entry, name: one.name.clone(), text, likeness }
         };
         Ok::<_, Faults>(alike.into_iter().take(MOST_OFFERED).map(of).collect())
     });

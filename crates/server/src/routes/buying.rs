@@ -129,13 +129,12 @@ async fn all_needs(state: &State) -> Result<Vec<Need>, Problem> {
     let workshop = state.store.workshop();
     let unit = workshop.habits.unit;
     let known = workshop.clone();
-    let (picked, lots, keepings) =
-        read(state, move |c| Ok((orders::to_be_cut(c, &known)?, rack::in_stock(c)?, rack::keepings(c)?)))
-            .await?;
+    let (picked, there, keepings) = read(state, move |c| {
+        Ok((orders::to_be_cut(c, &known)?, rack::wire_in_stock(c)?, rack::keepings(c)?))
+    })
+    .await?;
     let wanted: Vec<(Wire, f64)> =
         picked::by_wire(&picked, &[], &workshop)?.into_iter().map(|one| (one.wire, one.wanted_mm)).collect();
-    let there: Vec<(Wire, f64)> =
-        lots.into_iter().map(|lot| (lot.entry.record.covered_wire(), lot.standing.left_mm)).collect();
     let keepings: Vec<StockLevel> = keepings.into_iter().map(|entry| entry.record).collect();
     Ok(needs(&keepings, &there, &wanted, unit))
 }

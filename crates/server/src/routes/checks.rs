@@ -233,9 +233,9 @@ struct ReadingAside {
 async fn set_reading_aside(
     Shared(state): Shared<State>,
     Path(id): Path<i64>,
-    Body(ReadingAside { reading_n, excluded: aside }): Body<ReadingAside>,
+    Body(ReadingAside { reading_n, excluded }): Body<ReadingAside>,
 ) -> Result<Json<CheckView>, Problem> {
-    write(&state, move |t| checks::set_aside(t, id, reading_n, aside)).await?;
+    write(&state, move |t| checks::set_aside(t, id, reading_n, excluded)).await?;
     shown(&state, id).await
 }
 

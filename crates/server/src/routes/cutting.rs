@@ -301,8 +301,8 @@ async fn book_cuts(
         Some(left) => text!("api-cutting-on-list-still-be-cut", left),
         None => String::new(),
     };
-    let sentence = text!("api-cutting-booked-from", blanks, lots, picked);
-    Ok((StatusCode::CREATED, Json(BookedCuts { undo, text: sentence })))
+    let text = text!("api-cutting-booked-from", blanks, lots, picked);
+    Ok((StatusCode::CREATED, Json(BookedCuts { undo, text })))
 }
 
 /// A cut plan as a file: `cut-plan.pdf` or `cut-plan.csv`.

@@ -139,8 +139,8 @@ async fn receiving_lot(
     let (lot, line) = lot.received(length_mm, mass_g)?;
     let there = read(&state, rack::in_stock).await?;
     let others: Vec<Lot> = there.into_iter().map(|lot| lot.entry.record).collect();
-    let sentence = lot.receiving(line.length_mm, &others, state.store.workshop().habits.unit);
-    Ok(Json(Receiving { text: sentence, length_mm: line.length_mm }))
+    let text = lot.receiving(line.length_mm, &others, state.store.workshop().habits.unit);
+    Ok(Json(Receiving { text, length_mm: line.length_mm }))
 }
 
 /// One lot with what is left of it.

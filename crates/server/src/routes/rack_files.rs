@@ -169,18 +169,18 @@ fn understood(
     for row in table {
         progress.step()?;
         let place = text!("api-rack-files-line", line = row.line);
-        let (mut says, mut faults) = (String::new(), vec![]);
+        let (mut description, mut faults) = (String::new(), vec![]);
         match row.read {
             Ok(Record::Lot(one)) => {
-                says = says_lot(&one, unit);
+                description = says_lot(&one, unit);
                 document.lots.push(one);
             }
             Ok(Record::Movement(one)) => {
-                says = format!("{} {}", one.line.kind.shown(), of_wire(one.line.length_mm, unit));
+                description = format!("{} {}", one.line.kind.shown(), of_wire(one.line.length_mm, unit));
                 document.movements.push(one);
             }
             Ok(Record::StockLevel(one)) => {
-                says = text!(
+                description = text!(
                     "api-rack-files-keep",
                     wire = one.wire.shown(unit),
                     keep_mm = of_wire(one.keep_mm, unit)
@@ -188,12 +188,12 @@ fn understood(
                 document.stock_levels.push(one);
             }
             Ok(Record::Scrap(one)) => {
-                says = format!("{}, {} g", one.cleanliness, shown(one.mass_g, 3));
+                description = format!("{}, {} g", one.cleanliness, shown(one.mass_g, 3));
                 document.scrap.push(one);
             }
             Err(Faults(found)) => faults = found,
         }
-        rows.push(FileRow { place, name: row.name, description: says, faults });
+        rows.push(FileRow { place, name: row.name, description, faults });
     }
     if rows.is_empty() {
         return Err(Fault::new("file", text!("api-rack-files-table-empty-there-nothing-under")).into());

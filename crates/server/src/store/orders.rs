@@ -9,13 +9,12 @@ use lorimant_core::fault::Fault;
 use lorimant_core::making::Changes;
 use lorimant_core::order::bag::Counting;
 use lorimant_core::order::{
-    Bag, BatchOnItsWay, Covered, LineStanding, Order, WireShort, cover, orders_of, set_aside_for, short_of,
+    Bag, BatchOnItsWay, Covered, LineStanding, Order, WireShort, check_set_aside, cover, orders_of, short_of,
     to_begin,
 };
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::cut_plan::picked::Picked;
 use lorimant_core::tool::workshop::Workshop;
-use lorimant_core::wire::Wire;
 use rusqlite::{Connection, Transaction};
 
 use super::bench::{self, Led};
@@ -100,11 +99,7 @@ pub(crate) fn demand(connection: &Connection, workshop: &Workshop) -> Result<Vec
 /// What wire is missing for open orders. A piece that cannot be made with the workshop as it is wants no wire.
 pub(crate) fn short_of_wire(connection: &Connection, workshop: &Workshop) -> Result<Vec<WireShort>> {
     let (wanted, _) = wanted(connection, None, workshop)?;
-    let there: Vec<(Wire, f64)> = rack::in_stock(connection)?
-        .into_iter()
-        .map(|lot| (lot.entry.record.covered_wire(), lot.standing.left_mm))
-        .collect();
-    short_of(&wanted, &there, workshop).map_err(StoreError::Refused)
+    short_of(&wanted, &rack::wire_in_stock(connection)?, workshop).map_err(StoreError::Refused)
 }
 
 /// Everything that is to be cut: what is picked, then what batches and orders want.
@@ -198,18 +193,6 @@ pub(crate) struct Handing {
     pub even_if_set_aside: bool,
 }
 
-/// Refuses more than is set aside in bags for this line, where there is more only because it is set aside for others.
-fn check_set_aside(t: &Transaction, id: i64, of: Handing, workshop: &Workshop) -> Result<()> {
-    let open = open(t, workshop)?.orders;
-    let Some(at) = open.iter().position(|(entry, _)| entry.id == id) else { return Ok(()) };
-    let Some(standing) = open[at].1.get(of.line).filter(|one| of.n > one.in_bags_n) else { return Ok(()) };
-    let orders: Vec<(&Order, &[LineStanding])> =
-        open.iter().map(|(entry, lines)| (&entry.record, lines.as_slice())).collect();
-    let Some(other) = set_aside_for(&orders, at, of.line, workshop) else { return Ok(()) };
-    let said = text!("file-orders-set-aside", n = standing.in_bags_n, whom = other.for_whom());
-    Err(StoreError::Refused(Fault::new("even_if_set_aside", said).into()))
-}
-
 /// Hands over so many of a line: out of its bags, and off what is owed.
 pub(crate) fn hand_over(
     t: &Transaction,
@@ -218,9 +201,6 @@ pub(crate) fn hand_over(
     of: Handing,
     workshop: &Workshop,
 ) -> Result<Entry<Order>> {
-    if !of.even_if_set_aside {
-        check_set_aside(t, id, of, workshop)?;
-    }
     let order: Entry<Order> = Shelf::Orders.get(t, id)?;
     let bags: Vec<Entry<Bag>> = Shelf::Bags.all(t)?;
     let in_them: Vec<&Bag> = bags.iter().map(|entry| &entry.record).collect();
@@ -229,6 +209,14 @@ pub(crate) fn hand_over(
         .hand_over(of.line, of.n, &in_them, workshop)
         .map_err(|fault| StoreError::Refused(fault.into()))?;
     let (after, taken) = handed;
+    if !of.even_if_set_aside {
+        let open = open(t, workshop)?.orders;
+        let all: Vec<(&Order, &[LineStanding])> =
+            open.iter().map(|(entry, lines)| (&entry.record, lines.as_slice())).collect();
+        let at = open.iter().position(|(entry, _)| entry.id == id).unwrap_or(open.len());
+        check_set_aside(&all, (at, of.line), of.n, workshop)
+            .map_err(|fault| StoreError::Refused(fault.into()))?;
+    }
     for (at, bag) in taken {
         let entry = &bags[at];
         Shelf::Bags.edit(t, undo, entry.id, entry.revision, &Edit::Replace(bag))?;

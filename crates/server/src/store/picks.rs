@@ -65,8 +65,8 @@ pub(crate) fn picks(connection: &Connection) -> Result<Vec<PickedEntry>> {
     picks
         .into_iter()
         .map(|pick| {
-            let (picked, sentence) = pickable(connection, pick.record.entry, pick.record.pieces_n)?;
-            Ok(PickedEntry { pick, picked, description: sentence })
+            let (picked, description) = pickable(connection, pick.record.entry, pick.record.pieces_n)?;
+            Ok(PickedEntry { pick, picked, description })
         })
         .collect()
 }

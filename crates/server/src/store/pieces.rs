@@ -75,8 +75,8 @@ impl Standing {
 
     fn piece(self, unit: LengthUnit) -> Result<KeptPiece> {
         let Self { shelf, namesakes_n, raw } = self;
-        let kept =
-            |id, revision, archived, (created_at, updated_at), (name, note), (sentence, piece)| KeptPiece {
+        let kept = |id, revision, archived, (created_at, updated_at), (name, note), (description, piece)| {
+            KeptPiece {
                 id,
                 revision,
                 archived,
@@ -84,10 +84,11 @@ impl Standing {
                 updated_at,
                 name,
                 note,
-                description: sentence,
+                description,
                 namesakes_n,
                 piece,
-            };
+            }
+        };
         Ok(if shelf == "plan" {
             let one = raw.entry::<KeptPlan>(unit)?;
             let of = (one.description, Piece::Rings(one.record.request));

@@ -187,6 +187,12 @@ pub(crate) fn in_stock(connection: &Connection) -> Result<Vec<Stocked>> {
     Ok(with_wire.collect())
 }
 
+/// The wire there is, lot by lot: what is needed is set against it. Lengths in mm.
+pub(crate) fn wire_in_stock(connection: &Connection) -> Result<Vec<(Wire, f64)>> {
+    let lots = in_stock(connection)?.into_iter();
+    Ok(lots.map(|lot| (lot.entry.record.covered_wire(), lot.standing.left_mm)).collect())
+}
+
 /// One lot with what is left of it.
 pub(crate) fn lot(connection: &Connection, id: i64) -> Result<Stocked> {
     let entry: Entry<Lot> = Shelf::Lots.get(connection, id)?;

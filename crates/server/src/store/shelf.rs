@@ -298,8 +298,8 @@ impl Shelf {
         let mut record = current.record;
         for row in rows {
             let (before, revision, made_at) = row?;
-            let sentence = record.sentence(unit);
-            revisions.push(Revision { revision, made_at, description: sentence, record });
+            let description = record.sentence(unit);
+            revisions.push(Revision { revision, made_at, description, record });
             let Some(before) = before else { break };
             record = serde_json::from_str(&serde_json::from_str::<Before>(&before)?.record)?;
         }

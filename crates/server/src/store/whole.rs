@@ -415,23 +415,13 @@ fn put(t: &Transaction, line: &Line) -> Result<()> {
                 .execute(params![id, key, entry, step_n, happened, n, reason, made_at, booked, device])?;
         }
         Line::Reading(line) => {
-            let ReadingLine {
-                id,
-                key,
-                entry,
-                piece_n,
-                dimension,
-                value,
-                source,
-                made_at,
-                excluded: aside,
-                device,
-            } = line;
+            let ReadingLine { id, key, entry, piece_n, dimension, value, source, made_at, excluded, device } =
+                line;
             let sql = "INSERT INTO readings (id, key, entry, piece_n, dimension, value, source, made_at, aside, device) \
                        VALUES (?1, ?2, ?3, ?4, ?5, ?6, ?7, ?8, ?9, ?10)";
             let source = source.word();
             t.prepare_cached(sql)?.execute(params![
-                id, key, entry, piece_n, dimension, value, source, made_at, aside, device
+                id, key, entry, piece_n, dimension, value, source, made_at, excluded, device
             ])?;
         }
     }

@@ -127,7 +127,7 @@ pub enum Because {
     /// The barrel is free, and may run, only then.
     BarrelFree,
     /// The batch that was worked on before goes on.
-    Repeats,
+    Continues,
     /// Its tools are out already.
     SameTools,
     /// Of all that could be begun then, it is due first.

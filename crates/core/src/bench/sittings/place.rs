@@ -7,7 +7,7 @@ use lorimant_text::{fixed, text};
 /// How works are chosen from those that can be done: the greatest key first.
 #[derive(Debug, Clone, PartialEq)]
 pub struct Keys {
-    /// A key for each work of each job, a plain number: the least comes first.
+    /// A key for each work of each job, a plain number.
     pub of: Vec<Vec<f64>>,
     /// How much the batch in hand weighs, in the units of the keys: as long as it can go on, it does.
     pub in_hand: f64,
@@ -335,7 +335,7 @@ impl Sittings {
         plan: &mut Planned,
     ) {
         let work = &self.jobs[job].works[here.work];
-        let lays_out = bench.lays_out(work);
+        let sets_up = bench.lays_out(work);
         let took = bench.layout_min(work) + f64::from(n) * work.each_min;
         let (from_min, to_min) = (bench.now_min, bench.now_min + took);
         bench.now_min = to_min;
@@ -355,21 +355,11 @@ impl Sittings {
                 bench.barrel_free_min = here.ready_min;
             }
         }
-        plan.layouts_n += u32::from(lays_out);
-        plan.cost.changes_min += if lays_out { work.setting_up_min } else { 0.0 };
+        plan.layouts_n += u32::from(sets_up);
+        plan.cost.changes_min += if sets_up { work.setting_up_min } else { 0.0 };
         let sitting = bench.sitting;
         let work = here.work;
-        plan.placed.push(Placed {
-            job,
-            work,
-            sitting,
-            from_min,
-            to_min,
-            n,
-            sets_up: lays_out,
-            alone_to_min,
-            because,
-        });
+        plan.placed.push(Placed { job, work, sitting, from_min, to_min, n, sets_up, alone_to_min, because });
         self.pass_over_done(job, here);
     }
 
@@ -444,7 +434,7 @@ impl Sittings {
             return Because::Pinned;
         }
         if plan.placed.last().is_some_and(|last| last.job == job) {
-            return Because::Repeats;
+            return Because::Continues;
         }
         if !bench.lays_out(work) {
             return Because::SameTools;
@@ -487,7 +477,7 @@ impl Sittings {
         for (job, here) in going.iter().enumerate() {
             let Some(work) = self.jobs[job].works.get(here.work) else { continue };
             let named = &work.named;
-            let sentence = if self.sittings.is_empty() {
+            let text = if self.sittings.is_empty() {
                 text!("sittings-place-no-bench-hours-yet-enter").to_owned()
             } else if work.effort_each_min > self.most_effort_min {
                 text!("sittings-place-one-too-much-for-hands", named)
@@ -503,7 +493,7 @@ impl Sittings {
             };
             let after = self.jobs[job].works[here.work + 1..].iter().map(|work| work.n);
             let n = after.fold(here.left_n, u32::saturating_add);
-            plan.unplaced.push(Unplaced { job, work: here.work, n, text: sentence });
+            plan.unplaced.push(Unplaced { job, work: here.work, n, text });
         }
         let over = self.sittings.last().map_or(0.0, |last| last.to_min);
         plan.interruptions_n += short_runs(&plan.placed);

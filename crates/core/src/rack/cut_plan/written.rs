@@ -44,7 +44,7 @@ impl CutRequest {
         let used_mm = made_mm + scrap_mm;
         let lower_bound_mm = self.lower_bound(found).min(used_mm);
         let gap = if lower_bound_mm > 0.0 { used_mm / lower_bound_mm - 1.0 } else { 0.0 };
-        let (optimal, sentence, caution) = (found.optimal, String::new(), CAUTION.to_string());
+        let (optimal, text, caution) = (found.optimal, String::new(), CAUTION.to_string());
         let plan = CutPlan {
             stock,
             scrap_mm,
@@ -55,7 +55,7 @@ impl CutRequest {
             gap,
             optimal,
             split_pairs_n: self.split_pairs(&found.counts),
-            text: sentence,
+            text,
             caution,
         };
         CutPlan { text: plan.in_words(unit), ..plan }

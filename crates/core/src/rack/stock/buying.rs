@@ -167,8 +167,8 @@ impl Need {
             _ if missing_mm > 0.0 => text!("buying-enter-how-sold-see-number").to_owned(),
             _ => String::new(),
         };
-        let name = wire.shown(unit);
-        let sentence = if missing_mm > 0.0 {
+        let label = wire.shown(unit);
+        let text = if missing_mm > 0.0 {
             text!(
                 "buying-in-stock-needed-keep-short",
                 there_mm = metres(in_stock_mm),
@@ -188,7 +188,7 @@ impl Need {
         let source = keeping.map(|k| k.source.clone()).unwrap_or_default();
         Self {
             wire: wire.clone(),
-            label: name,
+            label,
             in_stock_mm,
             wanted_mm,
             keep_mm,
@@ -197,7 +197,7 @@ impl Need {
             pack_mm,
             cost,
             source,
-            text: sentence,
+            text,
         }
     }
 }

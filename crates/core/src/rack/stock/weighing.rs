@@ -115,7 +115,7 @@ impl Lot {
         } else {
             String::new()
         };
-        let sentence = text!(
+        let text = text!(
             "weighing-g",
             gross_g = shown(gross_g, 2),
             less,
@@ -131,6 +131,6 @@ impl Lot {
         } else {
             None
         };
-        Ok(Weighed { gross_g, wire_g, length_mm, spread_mm, differs_mm, text: sentence, doubt })
+        Ok(Weighed { gross_g, wire_g, length_mm, spread_mm, differs_mm, text, doubt })
     }
 }

@@ -30,7 +30,7 @@ impl Promise {
             with.unmet.iter().find(|one| its_own(one.of) && own.iter().all(|ready| ready.of != one.of));
         let ready_on = own.iter().map(|one| one.day).max().filter(|_| unmet.is_none());
         let day = |day: Date| day.strftime("%A %-d %B").to_string();
-        let told = match (ready_on, unmet) {
+        let text = match (ready_on, unmet) {
             (Some(on), _) if own.iter().any(|one| one.late) => {
                 text!("promise-ready-at-earliest-after-its", on = day(on))
             }
@@ -40,6 +40,6 @@ impl Promise {
         };
         let known = |one: &&Unmet| without.unmet.iter().all(|was| was.of != one.of);
         let pushed = with.unmet.iter().filter(|one| !its_own(one.of)).filter(known);
-        Self { ready_on, text: told, pushes: pushed.map(|one| one.text.clone()).collect() }
+        Self { ready_on, text, pushes: pushed.map(|one| one.text.clone()).collect() }
     }
 }

@@ -15,20 +15,20 @@ impl Laid {
     #[must_use]
     pub fn agenda(&self, planned: &Planned, help: &[Helps]) -> Agenda {
         let now = self.begins.timestamp();
-        let mut sittings: Vec<AgendaSession> =
+        let mut sessions: Vec<AgendaSession> =
             self.sittings.sittings.iter().map(|one| self.sitting(one, false)).collect();
-        let mut alone = self.running.clone();
+        let mut unattended = self.running.clone();
         for (i, placed) in planned.placed.iter().enumerate() {
             let work = &self.sittings.jobs[placed.job].works[placed.work];
             let Named { of, name, .. } = &self.wanted[placed.job];
-            if let Some(sitting) = sittings.get_mut(placed.sitting) {
+            if let Some(sitting) = sessions.get_mut(placed.sitting) {
                 sitting.hands_min += placed.to_min - placed.from_min;
                 let effort = work.effort_each_min * f64::from(placed.n);
                 sitting.strain_share += effort / self.sittings.most_effort_min;
                 self.add_to_run(sitting, placed, planned, i);
             }
             if let Some(to_min) = placed.alone_to_min.filter(|to_min| *to_min > placed.to_min) {
-                alone.push(Alone {
+                unattended.push(Alone {
                     of: *of,
                     name: name.clone(),
                     named: work.named.clone(),
@@ -38,17 +38,17 @@ impl Laid {
                 });
             }
         }
-        for sitting in &mut sittings {
+        for sitting in &mut sessions {
             sitting.strain = Strain::of(sitting.strain_share);
             sitting.runs.iter_mut().for_each(BatchRun::tell_steps);
         }
-        sittings.extend(self.skipped.iter().map(|one| self.sitting(one, true)));
-        sittings.sort_by_key(|one| one.from);
+        sessions.extend(self.skipped.iter().map(|one| self.sitting(one, true)));
+        sessions.sort_by_key(|one| one.from);
         let late = planned.late.iter().map(|late| {
             let Named { of, orders, name, due, .. } = &self.wanted[late.job];
             let day = due.map_or(String::new(), |day| day.strftime("%-d %B").to_string());
             let over = self.sittings.jobs[late.job].due_min.is_some_and(|due| due <= 0.0);
-            let sentence = match over {
+            let text = match over {
                 true => {
                     let done = self.sittings.jobs[late.job].due_min.unwrap_or(0.0) + late.by_min;
                     let done = after(now, done).to_zoned_datetime(self.begins.time_zone().clone());
@@ -56,20 +56,20 @@ impl Laid {
                 }
                 false => text!("agenda-told-due-late", name, day, by_min = span(late.by_min)),
             };
-            Unmet { of: *of, orders: orders.clone(), text: sentence }
+            Unmet { of: *of, orders: orders.clone(), text }
         });
         let unplaced = planned.unplaced.iter().map(|one| {
             let Named { of, orders, name, due, .. } = &self.wanted[one.job];
             let due = due.map_or(String::new(), |day| text!("agenda-told-due", day = day.strftime("%-d %B")));
-            let sentence = format!("{name}{due}: {}", one.text);
-            Unmet { of: *of, orders: orders.clone(), text: sentence }
+            let text = format!("{name}{due}: {}", one.text);
+            Unmet { of: *of, orders: orders.clone(), text }
         });
         let unmet: Vec<Unmet> = self.cannot.iter().cloned().chain(unplaced).chain(late).collect();
         let ready = self.ready(planned);
         Agenda {
             begins: now,
-            sessions: sittings,
-            unattended: alone,
+            sessions,
+            unattended,
             text: told(&ready, &unmet),
             ready,
             unmet,
@@ -114,7 +114,7 @@ impl Laid {
         };
         // What waits for the tumbler in between is begun anew.
         let goes_on =
-            placed.because == Because::Repeats && sitting.runs.last().is_some_and(|run| run.of == *of);
+            placed.because == Because::Continues && sitting.runs.last().is_some_and(|run| run.of == *of);
         let hands_min = placed.to_min - placed.from_min;
         match sitting.runs.last_mut().filter(|_| goes_on) {
             Some(run) => {
@@ -164,7 +164,7 @@ impl Laid {
             (Because::SameTools, _) => text!("agenda-told-tools-already-out").to_owned(),
             (Because::Due, Some(day)) => text!("agenda-told-due-first-due", day),
             (Because::Due, None) => text!("agenda-told-first-due").to_owned(),
-            (Because::Repeats, _) => text!("agenda-told-goes-on-from-before").to_owned(),
+            (Because::Continues, _) => text!("agenda-told-goes-on-from-before").to_owned(),
             (Because::WhileOthersWait, Some(day)) => text!("agenda-told-due-what-due-before-has", day),
             (Because::WhileOthersWait, None) => text!("agenda-told-uses-time-while-what-due").to_owned(),
             (Because::NothingDue, _) => text!("agenda-told-nothing-due-that-could-be").to_owned(),
