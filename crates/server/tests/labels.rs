@@ -132,6 +132,21 @@ async fn letters_of_each_script_are_drawn(#[case] one: &str, #[case] other: &str
     assert!(!pages[0].is_like(&pages[1]), "{one} and {other} look the same");
 }
 
+/// A name that has no two lines beside the count wants a larger label.
+#[tokio::test]
+async fn a_name_that_does_not_fit_is_said_to_need_a_larger_label() {
+    let workshop = Workshop::demo();
+    let bag = workshop.get("/api/bags").await.json()["entries"][0].clone();
+    let path = format!("/api/bags/{}?revision={}", bag["id"], bag["revision"]);
+    let edit = json!({ "name": LONG, "place": "", "note": "" });
+    let edited = workshop.put(&path, &edit).await;
+    assert_eq!(edited.status, StatusCode::OK, "{}", edited.text());
+    let paper = json!({ "width_mm": 36.0, "height_mm": 60.0, "columns_n": 1, "rows_n": 1 });
+    let refused =
+        workshop.post("/api/labels/labels.svg", &json!({ "bags": [bag["id"]], "paper": paper })).await;
+    assert!(refused.fault("paper.width_mm").contains("too small for the text of"), "{}", refused.text());
+}
+
 /// On a small label everything is read in 5 point type, or it is said which size would do; at that size it is.
 #[tokio::test]
 async fn a_label_is_legible_or_said_to_be_too_small() {
@@ -161,4 +176,9 @@ async fn a_label_is_legible_or_said_to_be_too_small() {
         assert!(types.len() > 5 && types.iter().all(|size| *size >= 5.0 * 25.4 / 72.0 - 1e-3), "{types:?}");
         assert!(label.text().contains(&format!("bag {id}")), "what is typed to find it");
     }
+    // What it says to type leads to the bag; to another one it does not.
+    let asked = workshop.post("/api/ask", &json!({ "text": format!("bag {id}") })).await.json();
+    assert_eq!(asked["found"][0]["path"], json!(format!("/bag/{id}")), "{asked}");
+    let none = workshop.post("/api/ask", &json!({ "text": "bag 987654" })).await.json();
+    assert_eq!(none["headline"], "There is no bag number 987654.");
 }

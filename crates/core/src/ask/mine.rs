@@ -36,6 +36,8 @@ pub enum Mine {
     Batch(i64),
     /// A lot by its number.
     Lot(i64),
+    /// A bag by its number, as its label says.
+    Bag(i64),
     /// An order by its number.
     Order(i64),
     /// Orders for somebody, by some words of their name.
@@ -72,6 +74,7 @@ const THERE: [&str; 14] = [
 /// use lorimant_core::ask::mine::{Mine, read};
 ///
 /// assert_eq!(read("batch 9"), Some(Mine::Batch(9)));
+/// assert_eq!(read("bag 76"), Some(Mine::Bag(76)));
 /// assert_eq!(read("order for the theatre"), Some(Mine::OrdersFor("theatre".into())));
 /// assert_eq!(read("how much 20 gauge copper have I got?"), Some(Mine::Stock("20 gauge copper".into())));
 /// assert_eq!(
@@ -115,7 +118,7 @@ pub fn name_in(text: &str) -> Option<String> {
     (letters >= 3 && words.chars().count() <= 80).then(|| words.to_owned())
 }
 
-/// `batch 9`, `lot no. 3`, `order #12`.
+/// `batch 9`, `bag 76`, `lot no. 3`, `order #12`.
 fn numbered(line: &str) -> Option<Mine> {
     let line = line.strip_prefix("open ").unwrap_or(line);
     let (word, rest) = line.split_once(char::is_whitespace)?;
@@ -123,6 +126,7 @@ fn numbered(line: &str) -> Option<Mine> {
     let n: i64 = rest.trim().trim_start_matches('#').parse().ok().filter(|n| *n > 0)?;
     match word {
         "batch" => Some(Mine::Batch(n)),
+        "bag" => Some(Mine::Bag(n)),
         "lot" | "spool" => Some(Mine::Lot(n)),
         "order" => Some(Mine::Order(n)),
         _ => None,

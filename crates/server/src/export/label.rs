@@ -55,15 +55,10 @@ pub(super) fn lay(page: &mut Page, (x, top): (f64, f64), label: &Label, (width, 
     let k = (width / WIDTH).min(height / HEIGHT);
     let (left, right) = (x + MARGIN * k, x + width - MARGIN * k);
     let foot_y = top + height - 3.6 * k;
-    let least = |size: f64| (size * k).max(LEAST_TYPE);
-    let count = Type::sans(least(4.0)).bold().anchored("end");
+    let least = |size: f64| least_type(size, k);
+    let count = count_type(k);
     page.text(right, top + 8.0 * k, count, &label.count);
-    let beside = right - left - width_mm(count, &label.count) - 3.0 * k;
-    let (set, name) = match fitted(Type::serif(least(5.0)), label.name, beside, 1, least(3.8)) {
-        one if one.1.len() <= 1 => one,
-        // A long name has two lines, in a smaller type.
-        _ => fitted(Type::serif(least(3.3)), label.name, beside, 2, least(2.0)),
-    };
+    let (set, name) = name_of(label, k, right - left);
     page.lines(left, top + if name.len() > 1 { 4.4 } else { 8.0 } * k, set, &name);
     page.rule(left, right, top + 10.4 * k);
     // Quiet around it, the code ends where the foot's line does; no larger than a telephone needs. Where the rows could not be
@@ -87,7 +82,29 @@ pub(super) fn lay(page: &mut Page, (x, top): (f64, f64), label: &Label, (width, 
     page.text(left, foot_y, foot, &dated);
     let beside = end - left - width_mm(foot, &dated) - 3.0 * k;
     let (set, workshop) = fitted(foot, label.workshop, beside, 1, least(1.8));
-    page.text(end, foot_y, set.anchored("end"), workshop.first().map_or("", String::as_str));
+    // A name that is too long for its place is left out, not cut.
+    if let [name] = workshop.as_slice() {
+        page.text(end, foot_y, set.anchored("end"), name);
+    }
+}
+
+/// Type that goes with a label so much larger than usual, as long as it can be read.
+fn least_type(size: f64, k: f64) -> f64 {
+    (size * k).max(LEAST_TYPE)
+}
+
+fn count_type(k: f64) -> Type {
+    Type::sans(least_type(4.0, k)).bold().anchored("end")
+}
+
+/// The name in the room beside the count, in its type: one line, or two where it is long.
+fn name_of(label: &Label, k: f64, width: f64) -> (Type, Vec<String>) {
+    let beside = width - width_mm(count_type(k), &label.count) - 3.0 * k;
+    match fitted(Type::serif(least_type(5.0, k)), label.name, beside, 1, least_type(3.8, k)) {
+        one if one.1.len() <= 1 => one,
+        // A long name has two lines, in a smaller type.
+        _ => fitted(Type::serif(least_type(3.3, k)), label.name, beside, 2, least_type(2.0, k)),
+    }
 }
 
 /// The rows of a label, as wide as they have room.
@@ -129,8 +146,9 @@ pub(super) fn least_size(label: &Label, (width, height): (f64, f64)) -> Option<(
     let readable = |grown: f64| {
         let (width, height) = (width * grown, height * grown);
         let k = (width / WIDTH).min(height / HEIGHT);
-        let rows = Rows { of: label, k, width: width - 2.0 * MARGIN * k };
-        rows.size(height).is_some()
+        let width = width - 2.0 * MARGIN * k;
+        let rows = Rows { of: label, k, width };
+        rows.size(height).is_some() && name_of(label, k, width).1.len() <= 2
     };
     if readable(1.0) {
         return None;

@@ -3,7 +3,7 @@
 use lorimant_core::ask::mine::{Mine, Spool, enough_told, stock_told};
 use lorimant_core::ask::{Answer, piece};
 use lorimant_core::bench::Batch;
-use lorimant_core::order::{Line, Order};
+use lorimant_core::order::{Bag, Line, Order};
 use lorimant_core::piece::Piece;
 use lorimant_core::rack::stock::Lot;
 use serde::Serialize;
@@ -32,15 +32,19 @@ pub(super) async fn answer(state: &State, mine: Mine) -> Result<(Answer, Vec<Fou
     match mine {
         Mine::Batch(n) => {
             let batch = read(state, move |c| Ok(Shelf::Batches.get::<Batch>(c, n).ok())).await?;
-            Ok(one(batch, n, "batch", &format!("/bench/{n}")))
+            Ok(one(batch, n, text!("api-mine-kind-batch"), &format!("/bench/{n}")))
+        }
+        Mine::Bag(n) => {
+            let bag = read(state, move |c| Ok(Shelf::Bags.get::<Bag>(c, n).ok())).await?;
+            Ok(one(bag, n, text!("api-mine-kind-bag"), &format!("/bag/{n}")))
         }
         Mine::Lot(n) => {
             let lot = read(state, move |c| Ok(Shelf::Lots.get::<Lot>(c, n).ok())).await?;
-            Ok(one(lot, n, "lot", &format!("/wire?lot={n}")))
+            Ok(one(lot, n, text!("api-mine-kind-lot"), &format!("/wire?lot={n}")))
         }
         Mine::Order(n) => {
             let order = read(state, move |c| Ok(Shelf::Orders.get::<Order>(c, n).ok())).await?;
-            Ok(one(order, n, "order", &format!("/orders?order={n}")))
+            Ok(one(order, n, text!("api-mine-kind-order"), &format!("/orders?order={n}")))
         }
         Mine::OrdersFor(name) => orders_for(state, &name).await,
         Mine::Stock(words) => {
@@ -107,7 +111,7 @@ async fn orders_for(state: &State, name: &str) -> Result<(Answer, Vec<Found>), P
     }
     let each: Vec<String> =
         own.iter().map(|entry| format!("{}: {}", entry.name, entry.description)).collect();
-    Ok((said(each.join(" ")), at("Orders", "/orders")))
+    Ok((said(each.join(" ")), at(text!("api-mine-orders"), "/orders")))
 }
 
 /// All wire that is there.
