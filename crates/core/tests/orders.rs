@@ -247,8 +247,8 @@ fn wire_is_short_of_what_is_due_last(#[values(0.0, 0.5, 1.5, 2.5, 3.5)] lengths:
         .collect();
     let (wanted, _) = to_begin(&all, &shop);
     let wire = piece(0).wire().clone();
-    let each_mm = short_of(&wanted, &[], &shop).unwrap()[0].short_mm;
-    let short = short_of(&wanted, &[(wire, lengths * each_mm)], &shop).unwrap();
+    let each_mm = short_of(&wanted, &[], &shop)[0].short_mm;
+    let short = short_of(&wanted, &[(wire, lengths * each_mm)], &shop);
     let of = |id: i64| -> f64 {
         short.iter().filter(|one| one.orders.contains(&id)).map(|one| one.short_mm).sum::<f64>() / each_mm
     };

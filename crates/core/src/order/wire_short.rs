@@ -3,7 +3,6 @@
 use jiff::civil::Date;
 
 use crate::bench::sittings::agenda::{JobOf, Wanted};
-use crate::fault::Faults;
 use crate::rack::cut_plan::picked::by_wire;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
@@ -27,15 +26,9 @@ const LEAST_MM: f64 = 1.0;
 /// What is missing of each wire for what is still to be cut, one entry for each job and wire that is short. What is due first
 /// takes the wire there is, then what has no due day; of those alike, batches on the bench before lines not begun. `there` may
 /// name a wire as often as it likes; lengths in mm. What is cut from which piece is not looked at: offcuts too short for a
-/// blank make the cutting plan say more.
-///
-/// # Errors
-/// The first piece that cannot be made.
-pub fn short_of(
-    wanted: &[Wanted],
-    there: &[(Wire, f64)],
-    workshop: &Workshop,
-) -> Result<Vec<WireShort>, Faults> {
+/// blank make the cutting plan say more; a piece that cannot be made wants no wire.
+#[must_use]
+pub fn short_of(wanted: &[Wanted], there: &[(Wire, f64)], workshop: &Workshop) -> Vec<WireShort> {
     let unit = workshop.habits.unit;
     let mut turn: Vec<&Wanted> = wanted.iter().collect();
     turn.sort_by_key(|job| (job.due.unwrap_or(Date::MAX), matches!(job.of, JobOf::Line { .. })));
@@ -49,7 +42,8 @@ pub fn short_of(
     let mut all = vec![];
     for job in turn {
         let Some(picked) = job.to_cut() else { continue };
-        for demand in by_wire(&[picked], &[], workshop)? {
+        let Ok(demands) = by_wire(&[picked], &[], workshop) else { continue };
+        for demand in demands {
             let mut none = 0.0;
             let pile = left.iter_mut().find(|(known, _)| known.stands_for(&demand.wire));
             let pile = pile.map_or(&mut none, |(_, mm)| mm);
@@ -61,5 +55,5 @@ pub fn short_of(
             }
         }
     }
-    Ok(all)
+    all
 }

@@ -96,10 +96,10 @@ pub(crate) fn demand(connection: &Connection, workshop: &Workshop) -> Result<Vec
     Ok(wanted.iter().filter_map(Wanted::to_cut).collect())
 }
 
-/// What wire is missing for open orders. A piece that cannot be made with the workshop as it is wants no wire.
+/// What wire is missing for open orders.
 pub(crate) fn short_of_wire(connection: &Connection, workshop: &Workshop) -> Result<Vec<WireShort>> {
     let (wanted, _) = wanted(connection, None, workshop)?;
-    short_of(&wanted, &rack::wire_in_stock(connection)?, workshop).map_err(StoreError::Refused)
+    Ok(short_of(&wanted, &rack::wire_in_stock(connection)?, workshop))
 }
 
 /// Everything that is to be cut: what is picked, then what batches and orders want.
