@@ -8,12 +8,12 @@ mod schedulers;
 
 use std::time::Instant;
 
-use lorimant_core::bench::sittings::search::Progress;
-use lorimant_core::bench::sittings::{Job, Planned, Sittings};
+use lorimant_core::bench::schedule::search::Progress;
+use lorimant_core::bench::schedule::{Job, Planned, ScheduleRequest};
 use lorimant_core::chance::Chance;
 use schedulers::{best_of_all, busy, few, job, on_time_by_due_day, plan_of, work};
 
-fn planned(plan: &Sittings, tries_n: u32) -> Planned {
+fn planned(plan: &ScheduleRequest, tries_n: u32) -> Planned {
     plan.plan(7, &|at: Progress| at.tried_n < tries_n).unwrap()
 }
 

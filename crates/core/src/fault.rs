@@ -172,15 +172,15 @@ fn is_no_letter(sign: char) -> bool {
 pub fn check_text(field: &str, noun: &str, text: &str, most: u32) -> Result<(), Fault> {
     if let Some(sign) = text.chars().find(|sign| is_no_letter(*sign)) {
         let code = format!("{:04X}", u32::from(sign));
-        let said = text!("fault-invisible-character", noun, code);
-        return Err(Fault::new(field, said));
+        let message = text!("fault-invisible-character", noun, code);
+        return Err(Fault::new(field, message));
     }
     let length = text.chars().count();
     if length <= most as usize {
         return Ok(());
     }
-    let said = text!("fault-characters-long-use-at-most", noun, length, most);
-    Err(Fault::new(field, said).limit(f64::from(most)))
+    let message = text!("fault-characters-long-use-at-most", noun, length, most);
+    Err(Fault::new(field, message).limit(f64::from(most)))
 }
 
 /// A number's allowed span, closed at both ends, with the words for its error.
@@ -224,16 +224,16 @@ impl Span {
         if !value.is_finite() {
             Err(Fault::new(field, text!("fault-not-number", noun, right)))
         } else if value < 0.0 && *least >= 0.0 {
-            let said = text!("fault-negative", noun, value, unit, right);
-            Err(Fault::new(field, said).limit(*least))
+            let message = text!("fault-negative", noun, value, unit, right);
+            Err(Fault::new(field, message).limit(*least))
         } else if value == 0.0 && *least > 0.0 {
             Err(Fault::new(field, text!("fault-zero", noun, right)).limit(*least))
         } else if value < *least {
-            let said = text!("fault-too-small", noun, value, of_it, right);
-            Err(Fault::new(field, said).limit(*least))
+            let message = text!("fault-too-small", noun, value, of_it, right);
+            Err(Fault::new(field, message).limit(*least))
         } else if value > *most {
-            let said = text!("fault-too-large", noun, value, of_it, right);
-            Err(Fault::new(field, said).limit(*most))
+            let message = text!("fault-too-large", noun, value, of_it, right);
+            Err(Fault::new(field, message).limit(*most))
         } else {
             Ok(value)
         }

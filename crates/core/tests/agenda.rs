@@ -6,11 +6,11 @@ use jiff::tz::TimeZone;
 use jiff::{Timestamp, ToSpan as _, ZonedDateTime};
 use lorimant_core::bench::load::loads;
 use lorimant_core::bench::pass::{Led, passes};
-use lorimant_core::bench::sittings::agenda::{
+use lorimant_core::bench::schedule::agenda::{
     Agenda, JobOf, ScheduleChange, SessionStep, Wanted, laid::Laid,
 };
-use lorimant_core::bench::sittings::hours::Hours;
-use lorimant_core::bench::sittings::{Job, Planned};
+use lorimant_core::bench::schedule::hours::Hours;
+use lorimant_core::bench::schedule::{Job, Planned};
 use lorimant_core::bench::times::Times;
 use lorimant_core::bench::{Batch, Counted, Event, EventKind};
 use lorimant_core::making::Operation;
@@ -42,8 +42,8 @@ fn noon(day: Date) -> ZonedDateTime {
 #[case(date(2026, 10, 23), 25.0)]
 fn nine_o_clock_stays_nine_o_clock_across_the_change(#[case] friday: Date, #[case] sunday_h: f64) {
     let begins = noon(friday);
-    let sittings = Hours::evenings().sittings(&begins, 8);
-    let wall: Vec<String> = sittings
+    let sessions = Hours::evenings().sessions(&begins, 8);
+    let wall: Vec<String> = sessions
         .iter()
         .map(|one| {
             let at = begins.timestamp() + jiff::SignedDuration::from_secs_f64(one.from_min * 60.0);
@@ -52,7 +52,7 @@ fn nine_o_clock_stays_nine_o_clock_across_the_change(#[case] friday: Date, #[cas
         .collect();
     assert_eq!(wall, ["Sat 09:00", "Tue 18:00", "Thu 18:00"]);
     // From Saturday nine to Tuesday six: three days and nine hours, but for the Sunday.
-    let between_h = (sittings[1].from_min - sittings[0].from_min) / 60.0;
+    let between_h = (sessions[1].from_min - sessions[0].from_min) / 60.0;
     assert!((between_h - (2.0 * 24.0 + sunday_h + 9.0)).abs() < 1e-9, "{between_h}");
     let quiet = Hours::evenings().quiet(&begins, 8);
     let longest = quiet.iter().map(|one| one.to_min - one.from_min).fold(0.0, f64::max);
@@ -75,8 +75,8 @@ fn hours_that_cannot_be_are_said() {
 fn wanted(number: i64, kind: &str, n: u32, due: Option<Date>) -> Wanted {
     let batch = Batch::of(&format!("{kind} {number}"), Piece::Finding(usual(kind)), n);
     let tasks = batch.tasks(&Workshop::default()).unwrap();
-    let standing = batch.standing(&tasks, &[]);
-    Wanted { of: JobOf::Batch(number), batch, tasks, standing, due, orders: vec![] }
+    let progress = batch.progress(&tasks, &[]);
+    Wanted { of: JobOf::Batch(number), batch, tasks, progress, due, orders: vec![] }
 }
 
 fn agenda(wanted: &[Wanted], holds: &[ScheduleChange]) -> Agenda {
@@ -87,7 +87,7 @@ fn agenda(wanted: &[Wanted], holds: &[ScheduleChange]) -> Agenda {
         &noon(date(2026, 3, 2)),
         28,
     );
-    let planned = laid.sittings.plan(7, &|at| at.tried_n < 40).unwrap();
+    let planned = laid.sessions.plan(7, &|at| at.tried_n < 40).unwrap();
     laid.agenda(&planned, &[])
 }
 
@@ -114,7 +114,7 @@ fn begun(agenda: &Agenda, number: i64, step_n: u32) -> Timestamp {
 }
 
 #[test]
-fn every_step_stands_in_a_sitting_in_its_order() {
+fn every_step_stands_in_a_session_in_its_order() {
     let all = [wanted(1, "hook-clasp", 24, Some(date(2026, 3, 27))), wanted(2, "open-ear-wire", 12, None)];
     let agenda = agenda(&all, &[]);
     assert!(agenda.unmet.is_empty(), "{:?}", agenda.unmet);
@@ -134,9 +134,9 @@ fn every_step_stands_in_a_sitting_in_its_order() {
             before = here.iter().map(|work| work.to).max().unwrap();
         }
     }
-    for sitting in &agenda.sessions {
-        assert!(sitting.runs.iter().all(|run| run.from >= sitting.from && run.to <= sitting.to));
-        assert!(sitting.hands_min <= 120.0 + 1e-6 && sitting.strain_share <= 1.0 + 1e-6);
+    for session in &agenda.sessions {
+        assert!(session.runs.iter().all(|run| run.from >= session.from && run.to <= session.to));
+        assert!(session.hands_min <= 120.0 + 1e-6 && session.strain_share <= 1.0 + 1e-6);
     }
 }
 
@@ -176,14 +176,14 @@ fn what_runs_already_is_only_waited_for() {
     let event = |i: usize, happened, n| Event {
         key: format!("key-{i:06}"),
         step_n: u32::try_from(i + 1).unwrap(),
-        happened,
+        kind: happened,
         n,
         reason: String::new(),
         at: now,
     };
     let mut events: Vec<Event> = (0..tumble).map(|i| event(i, EventKind::Done, one.tasks[i].n)).collect();
     events.push(event(tumble, EventKind::Started, 1));
-    one.standing = one.batch.standing(&one.tasks, &events);
+    one.progress = one.batch.progress(&one.tasks, &events);
     let agenda = agenda(&[one.clone()], &[]);
     assert!(agenda.unattended.iter().any(|alone| alone.barrel && alone.from == now));
     let step_n = u32::try_from(tumble + 1).unwrap();
@@ -251,9 +251,9 @@ fn a_line_that_cannot_be_made_is_said() {
         &noon(date(2026, 3, 2)),
         7,
     );
-    let said = laid.but_for(cannot).agenda(&Planned::default(), &[]).unmet;
-    assert_eq!(said[0].of, JobOf::Line { order: 7, line: 0 });
-    assert!(said[0].text.starts_with("pins cannot be made") && said[0].text.contains("torch"), "{said:?}");
+    let text = laid.but_for(cannot).agenda(&Planned::default(), &[]).unmet;
+    assert_eq!(text[0].of, JobOf::Line { order: 7, line: 0 });
+    assert!(text[0].text.starts_with("pins cannot be made") && text[0].text.contains("torch"), "{text:?}");
 }
 
 /// Half of a pair that is not cut yet is a pair to cut; what is cut is not.
@@ -263,24 +263,24 @@ fn what_is_still_to_be_cut_is_counted_as_it_is_ordered() {
     assert_eq!(one.to_cut().unwrap().piece.count(), 3);
     let cut = one.tasks.iter().position(|task| task.off_the_spool_mm.is_some()).unwrap();
     for (done, left) in [(1, Some(3)), (2, Some(2)), (5, Some(1)), (6, None)] {
-        one.standing.tasks[cut].left_n = 6 - done;
+        one.progress.tasks[cut].left_n = 6 - done;
         assert_eq!(one.to_cut().map(|picked| picked.piece.count()), left, "{done} of 6 blanks are cut");
     }
 }
 
-/// Of twelve hooks four are spoiled: the eight that are left take eight twelfths of the minutes.
+/// Of twelve hooks four are scrapped: the eight that are left take eight twelfths of the minutes.
 #[test]
-fn what_is_spoiled_takes_no_more_minutes() {
+fn what_is_scrapped_takes_no_more_minutes() {
     let mut one = wanted(1, "hook-clasp", 12, None);
     let check = one.tasks.iter().rposition(|task| task.counted == Counted::Once).unwrap();
     let minutes = |one: &Wanted| {
-        let job = Job::of(&one.batch, &one.tasks, &one.standing, 200.0, None);
+        let job = Job::of(&one.batch, &one.tasks, &one.progress, 200.0, None);
         let work = job.works.last().unwrap();
         f64::from(work.n) * work.each_min
     };
     assert_eq!(check, one.tasks.len() - 1);
     let all = minutes(&one);
-    one.standing.whole_n = 8;
+    one.progress.whole_n = 8;
     assert!((minutes(&one) / all - 8.0 / 12.0).abs() < 1e-9);
 }
 
@@ -296,20 +296,20 @@ fn batches_that_share_a_tool_share_a_pass() {
             .map(|i| Event {
                 key: format!("key-{i:06}"),
                 step_n: u32::try_from(i + 1).unwrap(),
-                happened: EventKind::Done,
+                kind: EventKind::Done,
                 n: one.tasks[i].n,
                 reason: String::new(),
                 at: Timestamp::UNIX_EPOCH,
             })
             .collect();
-        one.batch.standing(&one.tasks, &events)
+        one.batch.progress(&one.tasks, &events)
     };
     let roll = all[0].tasks.iter().position(|task| task.step.numbers.tool_mm.is_some()).unwrap();
-    let standings = [done_to(&all[0], roll), done_to(&all[1], roll), all[2].standing.clone()];
+    let progress = [done_to(&all[0], roll), done_to(&all[1], roll), all[2].progress.clone()];
     let led: Vec<Led> = all
         .iter()
-        .zip(&standings)
-        .map(|(one, standing)| Led { batch: &one.batch, tasks: &one.tasks, standing })
+        .zip(&progress)
+        .map(|(one, progress)| Led { batch: &one.batch, tasks: &one.tasks, progress })
         .collect();
     let shared = passes(&led);
     assert_eq!(shared.len(), 1, "{shared:?}");
@@ -326,7 +326,7 @@ fn the_workshop_s_pace_is_learned_from_its_presses() {
     let press = |i: usize, step: usize, n: u32, at: Timestamp| Event {
         key: format!("key-{i:06}"),
         step_n: u32::try_from(step + 1).unwrap(),
-        happened: EventKind::Done,
+        kind: EventKind::Done,
         n,
         reason: String::new(),
         at,
@@ -338,8 +338,8 @@ fn the_workshop_s_pace_is_learned_from_its_presses() {
         let at = Timestamp::UNIX_EPOCH + jiff::SignedDuration::from_secs_f64(f64::from(i) * each_min * 120.0);
         events.push(press(100 + usize::try_from(i).unwrap(), cut, 1, at));
     }
-    let standing = one.batch.standing(&one.tasks, &events);
-    let times = Times::of([(one.tasks.as_slice(), &standing)]);
+    let progress = one.batch.progress(&one.tasks, &events);
+    let times = Times::of([(one.tasks.as_slice(), &progress)]);
     assert!((times.share(Operation::Cut) - 2.0).abs() < 1e-6, "{:?}", times.paces());
     assert!((times.share(Operation::Check) - 1.0).abs() < 1e-12);
     let lay = |times: &Times| {
@@ -350,7 +350,7 @@ fn the_workshop_s_pace_is_learned_from_its_presses() {
             &noon(date(2026, 3, 2)),
             7,
         );
-        laid.sittings.jobs[0].works[cut].each_min
+        laid.sessions.jobs[0].works[cut].each_min
     };
     assert!((lay(&times) / lay(&Times::default()) - 2.0).abs() < 1e-6);
 }
@@ -363,14 +363,20 @@ fn turns_are_counted_of_the_coil_in_hand() {
     let wind = tasks.iter().position(|task| task.step.operation == Operation::Wind).unwrap();
     let mut events: Vec<Event> = vec![];
     let mut tell = |step: usize, happened, n| {
-        let standing = batch.standing(&tasks, &events);
+        let progress = batch.progress(&tasks, &events);
         let step_n = u32::try_from(step + 1).unwrap();
         let at = Timestamp::UNIX_EPOCH + i64::try_from(events.len()).unwrap().minutes();
-        let event =
-            Event { key: format!("key-{:06}", events.len()), step_n, happened, n, reason: String::new(), at };
-        batch.may_happen(&tasks, &standing, &event).map_err(|fault| fault.field)?;
+        let event = Event {
+            key: format!("key-{:06}", events.len()),
+            step_n,
+            kind: happened,
+            n,
+            reason: String::new(),
+            at,
+        };
+        batch.may_happen(&tasks, &progress, &event).map_err(|fault| fault.field)?;
         events.push(event);
-        Ok::<u32, String>(batch.standing(&tasks, &events).tasks[wind].turns_done_n)
+        Ok::<u32, String>(batch.progress(&tasks, &events).tasks[wind].turns_done_n)
     };
     for (i, task) in tasks.iter().enumerate().take(wind) {
         tell(i, EventKind::Done, task.n).unwrap();
@@ -378,6 +384,6 @@ fn turns_are_counted_of_the_coil_in_hand() {
     assert_eq!(tell(wind, EventKind::Turned, 12), Ok(12));
     assert_eq!(tell(wind, EventKind::Turned, 30), Ok(30));
     assert_eq!(tell(wind, EventKind::Turned, 200_000), Err("n".to_owned()));
-    assert_eq!(tell(0, EventKind::Turned, 3), Err("happened".to_owned()));
+    assert_eq!(tell(0, EventKind::Turned, 3), Err("kind".to_owned()));
     assert_eq!(tell(wind, EventKind::Done, 1), Ok(0), "the next coil begins anew");
 }

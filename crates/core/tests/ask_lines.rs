@@ -69,7 +69,7 @@ fn meets(reply: &Answer, want: &str) -> bool {
         "opens" => reply.opens.is_some_and(|view| view.word() == rest),
         "says" => answered && reply.headline.contains(rest),
         "makes" => reply.makes.iter().any(|one| one.name == rest && one.n > 0),
-        "notes" => reply.assumed.iter().any(|said| said.contains(rest)),
+        "notes" => reply.assumed.iter().any(|text| text.contains(rest)),
         "points" => !answered && reply.unclear.iter().any(|one| one.text.trim() == rest),
         "lacks" => !answered && reply.missing.iter().any(|one| one.contains(rest)),
         "refuses" => reply.faults.iter().any(|one| one.message.contains(rest)),
@@ -104,8 +104,8 @@ fn what_makers_type_is_read_as_they_mean_it() {
         if missed.is_empty() {
             continue;
         }
-        let said = format!("{line:?} is not “{}”: {}", missed.join("; "), told(&reply));
-        if silently_wrong(&reply) { silent.push(said) } else { wrong.push(said) }
+        let text = format!("{line:?} is not “{}”: {}", missed.join("; "), told(&reply));
+        if silently_wrong(&reply) { silent.push(text) } else { wrong.push(text) }
     }
     assert!(n >= 300, "the table has {n} lines");
     assert!(

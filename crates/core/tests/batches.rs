@@ -3,7 +3,7 @@
 
 use jiff::Timestamp;
 use lorimant_core::bench::rest::at_it_min;
-use lorimant_core::bench::{Batch, BatchStanding, Counted, Event, EventKind, Task};
+use lorimant_core::bench::{Batch, BatchProgress, Counted, Event, EventKind, Task};
 use lorimant_core::making::{Changes, Operation};
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
@@ -49,17 +49,17 @@ impl Bench {
         Self { batch, tasks, events: vec![] }
     }
 
-    fn standing(&self) -> BatchStanding {
-        self.batch.standing(&self.tasks, &self.events)
+    fn progress(&self) -> BatchProgress {
+        self.batch.progress(&self.tasks, &self.events)
     }
 
     fn happens(&mut self, step_n: usize, happened: EventKind, n: u32) -> Result<(), String> {
         let at = self.events.len();
         let reason = String::new();
         let step_n = u32::try_from(step_n).unwrap();
-        let event = Event { key: format!("key-{at:06}"), step_n, happened, n, reason, at: minute(at) };
-        let standing = self.standing();
-        self.batch.may_happen(&self.tasks, &standing, &event).map_err(|fault| fault.message)?;
+        let event = Event { key: format!("key-{at:06}"), step_n, kind: happened, n, reason, at: minute(at) };
+        let progress = self.progress();
+        self.batch.may_happen(&self.tasks, &progress, &event).map_err(|fault| fault.message)?;
         self.events.push(event);
         Ok(())
     }
@@ -123,24 +123,24 @@ fn what_is_read_from_a_metre_away_is_the_steps_own_number() {
     }
 }
 
-/// A whole batch, piece by piece, one spoiled on the way.
+/// A whole batch, piece by piece, one scrapped on the way.
 #[test]
 fn a_batch_is_led_to_its_end() {
     let mut bench = Bench::of(hooks(3));
-    assert_eq!(bench.standing().at, Some(0));
+    assert_eq!(bench.progress().at, Some(0));
     for step_n in 1..=bench.tasks.len() {
-        assert_eq!(bench.standing().at, Some(step_n - 1));
+        assert_eq!(bench.progress().at, Some(step_n - 1));
         let roll = bench.tasks[step_n - 1].step.operation == Operation::Bend;
-        if roll && bench.standing().scrapped.is_empty() {
+        if roll && bench.progress().scrapped.is_empty() {
             bench.happens(step_n, EventKind::Scrapped, 1).unwrap();
         }
-        while bench.standing().tasks[step_n - 1].left_n > 0 {
+        while bench.progress().tasks[step_n - 1].left_n > 0 {
             bench.happens(step_n, EventKind::Done, 1).unwrap();
         }
     }
-    let standing = bench.standing();
-    assert_eq!((standing.at, standing.whole_n, standing.scrapped.len()), (None, 2, 1));
-    assert!(standing.left_min.abs() < 1e-12);
+    let progress = bench.progress();
+    assert_eq!((progress.at, progress.whole_n, progress.scrapped.len()), (None, 2, 1));
+    assert!(progress.left_min.abs() < 1e-12);
 }
 
 #[rstest]
@@ -154,10 +154,10 @@ fn what_cannot_have_happened_is_refused_with_a_sentence(
     #[case] step_n: usize,
     #[case] happened: EventKind,
     #[case] n: u32,
-    #[case] said: &str,
+    #[case] text: &str,
 ) {
     let refused = Bench::of(hooks(3)).happens(step_n, happened, n).unwrap_err();
-    assert!(refused.contains(said), "{refused}");
+    assert!(refused.contains(text), "{refused}");
 }
 
 #[test]
@@ -171,7 +171,7 @@ fn what_went_on_is_not_taken_back_behind_it() {
     bench.happens(cut + 1, EventKind::Done, 2).unwrap();
     assert!(bench.happens(cut, EventKind::TakenBack, 2).unwrap_err().contains("1 piece"));
     bench.happens(cut, EventKind::TakenBack, 1).unwrap();
-    assert_eq!(bench.standing().tasks[cut - 1].done_n, 2);
+    assert_eq!(bench.progress().tasks[cut - 1].done_n, 2);
     // The wire was straightened for all of them.
     assert!(bench.happens(cut - 1, EventKind::TakenBack, 1).is_err());
 }
@@ -191,12 +191,12 @@ fn what_runs_by_itself_says_when_it_is_ready() {
     bench.happens(barrel, EventKind::Started, 1).unwrap();
     let started = bench.events.last().unwrap().at;
     assert!(bench.happens(barrel, EventKind::Started, 1).unwrap_err().contains("It is already running"));
-    let there = bench.standing().tasks[barrel - 1].clone();
+    let there = bench.progress().tasks[barrel - 1].clone();
     assert_eq!(there.started_at, Some(started));
     let hours = there.ready_at.unwrap().duration_since(started).as_secs_f64() / 3600.0;
     assert!((hours - 2.0).abs() < 1e-9, "{hours}");
     bench.happens(barrel, EventKind::Done, 1).unwrap();
-    assert_eq!(bench.standing().tasks[barrel - 1].ready_at, None);
+    assert_eq!(bench.progress().tasks[barrel - 1].ready_at, None);
 }
 
 #[test]
@@ -207,14 +207,14 @@ fn pauses_are_no_work() {
     let mut at = |step_n: u32, second: i64, key: usize| {
         let at = Timestamp::from_second(1_700_000_000 + second).unwrap();
         let (happened, reason) = (EventKind::Done, String::new());
-        bench.events.push(Event { key: format!("late-{key:04}"), step_n, happened, n: 1, reason, at });
+        bench.events.push(Event { key: format!("late-{key:04}"), step_n, kind: happened, n: 1, reason, at });
     };
     // Twice half a minute, and an evening between.
     at(3, 0, 1);
     at(3, 30, 2);
     at(3, 9000, 3);
     at(3, 9030, 4);
-    assert!((bench.standing().tasks[2].took_min - 1.0).abs() < 1e-9);
+    assert!((bench.progress().tasks[2].took_min - 1.0).abs() < 1e-9);
 }
 
 /// The workshop takes up another method in the middle: what was begun goes on by the old one.
@@ -233,7 +233,7 @@ fn a_batch_goes_on_by_the_methods_it_was_begun_with() {
 }
 
 proptest! {
-    /// Whatever is tried, and whichever of it is let happen: no piece is made twice, none is lost but those spoiled.
+    /// Whatever is tried, and whichever of it is let happen: no piece is made twice, none is lost but those scrapped.
     #[test]
     fn pieces_are_neither_made_nor_lost(
         coiled in any::<bool>(),
@@ -245,12 +245,12 @@ proptest! {
         for (step, what, many) in tries {
             let happened = EventKind::ALL[what];
             let _ = bench.happens(step, happened, many);
-            let standing = bench.standing();
+            let progress = bench.progress();
             let mut before = u32::MAX;
-            for (task, there) in bench.tasks.iter().zip(&standing.tasks) {
-                let here = standing.scrapped.iter().filter(|one| usize::try_from(one.step_n).unwrap() == task.step.step_n);
-                let spoiled: u32 = here.map(|one| one.n).sum();
-                prop_assert!(there.done_n + spoiled <= task.n);
+            for (task, there) in bench.tasks.iter().zip(&progress.tasks) {
+                let here = progress.scrapped.iter().filter(|one| usize::try_from(one.step_n).unwrap() == task.step.step_n);
+                let scrapped: u32 = here.map(|one| one.n).sum();
+                prop_assert!(there.done_n + scrapped <= task.n);
                 prop_assert!(there.ready_n <= there.left_n);
                 // In pieces: what is done here was done before.
                 let pieces = match task.counted {
@@ -267,15 +267,15 @@ proptest! {
         }
         // Whatever was done so far, the rest of it leads to the end.
         let mut presses = 0;
-        while let Some(at) = bench.standing().at {
-            let may = bench.standing().tasks[at].ready_n;
+        while let Some(at) = bench.progress().at {
+            let may = bench.progress().tasks[at].ready_n;
             prop_assert!(may > 0, "stuck at {}", bench.tasks[at].step.named);
             prop_assert!(bench.happens(at + 1, EventKind::Done, may).is_ok());
             presses += 1;
             prop_assert!(presses < 200);
         }
-        let spoiled: u32 = bench.standing().scrapped.iter().map(|one| one.n).sum();
-        prop_assert!(bench.standing().whole_n + spoiled >= all || coiled);
+        let scrapped: u32 = bench.progress().scrapped.iter().map(|one| one.n).sum();
+        prop_assert!(bench.progress().whole_n + scrapped >= all || coiled);
     }
 }
 
@@ -288,7 +288,7 @@ fn a_gap_over_five_minutes_is_no_work() {
     let press = |at: usize, minutes: i64| Event {
         key: format!("press-{at}-{minutes}"),
         step_n: u32::try_from(at).unwrap() + 1,
-        happened: EventKind::Done,
+        kind: EventKind::Done,
         n: 1,
         reason: String::new(),
         at: "2026-03-02T18:00:00Z".parse::<Timestamp>().unwrap() + jiff::SignedDuration::from_mins(minutes),
@@ -296,8 +296,8 @@ fn a_gap_over_five_minutes_is_no_work() {
     let mut events: Vec<Event> = (0..cut).map(|at| press(at, 0)).collect();
     events.extend([0, 4, 10, 13].map(|minutes| press(cut, minutes)));
     // 4 and 3 minutes of work; the six between them were a pause.
-    assert!((batch.standing(&tasks, &events).tasks[cut].took_min - 7.0).abs() < 1e-9);
-    assert_eq!(batch.standing(&tasks, &events).tasks[cut].timed_n, 2, "the piece of the pause is not timed");
+    assert!((batch.progress(&tasks, &events).tasks[cut].took_min - 7.0).abs() < 1e-9);
+    assert_eq!(batch.progress(&tasks, &events).tasks[cut].timed_n, 2, "the piece of the pause is not timed");
     // A burst for pieces that were done before teaches nothing.
     let burst = |second: i64| Event {
         key: format!("burst-{second:06}"),
@@ -305,7 +305,7 @@ fn a_gap_over_five_minutes_is_no_work() {
         ..press(cut, 13)
     };
     let ticked: Vec<Event> = events.iter().cloned().chain((1..9).map(burst)).collect();
-    assert_eq!(batch.standing(&tasks, &ticked).tasks[cut].timed_n, 2);
+    assert_eq!(batch.progress(&tasks, &ticked).tasks[cut].timed_n, 2);
     let presses: Vec<Timestamp> = events.iter().map(|event| event.at).collect();
     let now = presses.last().copied().unwrap();
     assert!((at_it_min(&presses, now, 15.0) - 7.0).abs() < 1e-9);

@@ -129,8 +129,8 @@ fn blanks_are_counted_for_pairs_and_pieces() {
     assert_eq!(blanks(hooks.clone()).n, 48);
     assert_eq!(blanks(PatternRequest { count_singles: true, ..hooks }).n, 24);
     let clasps = PatternRequest { pieces_n: 12, ..usual("hook-clasp") };
-    let said = blanks(clasps).shown(LengthUnit::Inch);
-    assert!(said.starts_with("12 blanks of ") && said.contains(" in"), "{said}");
+    let text = blanks(clasps).shown(LengthUnit::Inch);
+    assert!(text.starts_with("12 blanks of ") && text.contains(" in"), "{text}");
 }
 
 #[test]

@@ -5,7 +5,7 @@ use std::f64::consts::PI;
 
 use lorimant_core::ask;
 use lorimant_core::chain::backwards::RingsThere;
-use lorimant_core::chain::geometry::{Laid, RingStanding as Standing};
+use lorimant_core::chain::geometry::{Laid, RingRole};
 use lorimant_core::chain::ladder::Ladder;
 use lorimant_core::chain::placing::{At, Building};
 use lorimant_core::chain::plan::counted;
@@ -408,7 +408,7 @@ fn a_chain_is_counted_as_by_hand() {
     assert_eq!(plan.rings_n, 6 * plan.cells_n);
     // Two of six are shut beforehand.
     assert_eq!((plan.pre_closed_n, plan.open_n), (2 * plan.cells_n, 4 * plan.cells_n));
-    // Three in a hundred are spoiled, four kept.
+    // Three in a hundred are scrapped, four kept.
     assert_eq!(plan.rings_to_make_n, (f64::from(plan.rings_n) * 1.03).ceil() as u32 + 4);
     let clasp = ChainRequest {
         clasp: Some(PatternRequest::usual("s-clasp".parse().unwrap())),
@@ -427,9 +427,9 @@ fn a_chain_is_counted_as_by_hand() {
 #[case(ChainRequest { weave: "bizantine".into(), ..costume_chain() }, "There is no weave “bizantine”. Did you mean “byzantine”?")]
 #[case(ChainRequest { weave: "one-in-one".into(), second_ring: Some(ring(Metal::Copper, 1.0, 6.0)), ..costume_chain() }, "do the same job, so there is no second size or wire. Leave out the second ring")]
 #[case(ChainRequest { length_mm: 90_000.0, chains_n: 1, weave: "four-in-one-sheet".into(), across_n: 200, ..costume_chain() }, "one plan holds 100000")]
-fn what_cannot_be_says_why(#[case] request: ChainRequest, #[case] said: &str) {
+fn what_cannot_be_says_why(#[case] request: ChainRequest, #[case] text: &str) {
     let faults = request.plan().unwrap_err();
-    assert!(faults.to_string().contains(said), "{faults}");
+    assert!(faults.to_string().contains(text), "{faults}");
 }
 
 #[rstest]
@@ -441,7 +441,7 @@ fn what_cannot_be_says_why(#[case] request: ChainRequest, #[case] said: &str) {
 fn a_weave_that_cannot_be_says_why(
     #[case] links: Vec<(usize, usize, i32)>,
     #[case] n: usize,
-    #[case] said: &str,
+    #[case] text: &str,
 ) {
     let link = |(ring, through, cells_on)| Link { ring, through, cells_along: cells_on, cells_across: 0 };
     let weave = Weave {
@@ -452,7 +452,7 @@ fn a_weave_that_cannot_be_says_why(
         folds: vec![],
     };
     let faults = weave.check().unwrap_err();
-    assert!(faults.to_string().contains(said), "{faults}");
+    assert!(faults.to_string().contains(text), "{faults}");
 }
 
 #[rstest]
@@ -492,11 +492,11 @@ fn what_its_sentence_says_the_ask_line_reads() {
     let workshop = Workshop::default();
     let chain =
         ChainRequest { clasp: Some(PatternRequest::usual("s-clasp".parse().unwrap())), ..costume_chain() };
-    let said = text(&write(&chain, chain.ring_size().ok(), LengthUnit::Mm));
-    let reply = ask::answer(&said, &workshop, &Vec::new);
-    let read = reply.chain.unwrap_or_else(|| panic!("{said}: {:?} {:?}", reply.unclear, reply.missing));
+    let written = text(&write(&chain, chain.ring_size().ok(), LengthUnit::Mm));
+    let reply = ask::answer(&written, &workshop, &Vec::new);
+    let read = reply.chain.unwrap_or_else(|| panic!("{written}: {:?} {:?}", reply.unclear, reply.missing));
     // The same, said again; only that its blade and rod are named now.
-    assert_eq!(text(&write(&read, read.ring_size().ok(), LengthUnit::Mm)), said);
+    assert_eq!(text(&write(&read, read.ring_size().ok(), LengthUnit::Mm)), written);
     assert_eq!(read.plan().unwrap(), chain.plan().unwrap());
 }
 
@@ -523,19 +523,19 @@ fn every_word_of_a_sentence_is_read_back(
             ..chain
         },
     };
-    let said = text(&write(&chain, chain.ring_size().ok(), unit));
-    let reply = ask::answer(&said, &workshop, &Vec::new);
-    let read = reply.chain.unwrap_or_else(|| panic!("{said}: {:?} {:?}", reply.unclear, reply.faults));
-    assert_eq!(text(&write(&read, read.ring_size().ok(), unit)), said);
+    let written = text(&write(&chain, chain.ring_size().ok(), unit));
+    let reply = ask::answer(&written, &workshop, &Vec::new);
+    let read = reply.chain.unwrap_or_else(|| panic!("{written}: {:?} {:?}", reply.unclear, reply.faults));
+    assert_eq!(text(&write(&read, read.ring_size().ok(), unit)), written);
     assert_eq!(read.plan().unwrap().rings_to_make_n, chain.plan().unwrap().rings_to_make_n);
-    assert!(!said.contains(" mm inside") || unit == LengthUnit::Mm, "{said}");
+    assert!(!written.contains(" mm inside") || unit == LengthUnit::Mm, "{written}");
 }
 
 #[rstest]
 fn a_count_of_rings_that_is_not_used_is_said() {
     let reply =
         ask::answer("42 cm byzantine 300 rings 1.2 mm red brass 5 mm rod", &Workshop::default(), &Vec::new);
-    assert!(reply.assumed.iter().any(|said| said.contains("the 300 are not used")), "{reply:?}");
+    assert!(reply.assumed.iter().any(|text| text.contains("the 300 are not used")), "{reply:?}");
     let cost =
         ask::answer("cost of 42 cm byzantine 1.2 mm red brass 5 mm rod", &Workshop::default(), &Vec::new);
     assert_eq!(cost.opens, Some(ask::View::Cost));
@@ -622,7 +622,7 @@ fn the_ask_line_knows_the_ratio_and_ignores_nothing() {
 fn a_word_of_the_sentence_changes_what_it_says() {
     let workshop = Workshop::default();
     let typed =
-        |slot, said: &str| costume_chain().changed(slot, &Change::Typed(said.into()), &workshop).unwrap();
+        |slot, text: &str| costume_chain().changed(slot, &Change::Typed(text.into()), &workshop).unwrap();
     assert_eq!(typed(Slot::Weave, "one in one").weave, "one-in-one");
     assert_eq!((typed(Slot::Length, "16 1/2 in").length_mm * 10.0).round(), 4191.0);
     assert_eq!(typed(Slot::Clasp, "S clasp").clasp.unwrap().kind.0.kind, "s-clasp");
@@ -644,13 +644,13 @@ fn a_placing_shows_the_ring_its_gap_and_what_it_goes_through() {
     let building = Building::of(weave, 6, 1).unwrap();
     let n = building.before_row(3);
     let shown = laid.at_placing(&building, n);
-    assert_eq!(shown.iter().filter(|ring| ring.standing == Standing::New).count(), 1);
+    assert_eq!(shown.iter().filter(|ring| ring.role == RingRole::New).count(), 1);
     assert!(shown[0].gap_mm.is_some());
     let placing = building.placing(n, 1.0, LengthUnit::Mm).unwrap();
     // The connector of the third row: through both folded rings of the second.
     assert_eq!(placing.through, ["E of row 2", "F of row 2"]);
     assert!(placing.text.starts_with("Fold E and F of row 2 back"), "{}", placing.text);
-    assert_eq!(shown.iter().filter(|ring| ring.standing == Standing::Through).count(), 2);
+    assert_eq!(shown.iter().filter(|ring| ring.role == RingRole::Through).count(), 2);
 }
 
 #[rstest]

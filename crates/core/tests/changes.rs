@@ -176,11 +176,11 @@ fn what_is_no_dimension_cannot_be_pulled(#[case] slot: &str, #[case] mm: f64) {
 fn what_differs_is_said_as_here_and_there() {
     let here = with("hook-clasp", &[("eye_mm", 3.0)]);
     let there = with("hook-clasp", &[("eye_mm", 3.5), ("tip_deg", 25.0)]);
-    let said = here.compared(&there, &bench()).unwrap().differences;
+    let text = here.compared(&there, &bench()).unwrap().differences;
     let eye = here.kind.0.parameter("eye_mm").unwrap().label;
-    assert_eq!(said[0], format!("{eye} 3 mm here, 3.5 mm there"));
-    assert!(said.iter().any(|line| line.contains("25° there")), "{said:?}");
-    assert!(said.iter().any(|line| line.starts_with("cut length ")), "the cut length follows: {said:?}");
+    assert_eq!(text[0], format!("{eye} 3 mm here, 3.5 mm there"));
+    assert!(text.iter().any(|line| line.contains("25° there")), "{text:?}");
+    assert!(text.iter().any(|line| line.starts_with("cut length ")), "the cut length follows: {text:?}");
     let in_inches = here.compared(&there, &inches_first()).unwrap().differences;
     assert!(in_inches[0].contains("0.118 in here"), "{in_inches:?}");
 }
@@ -190,8 +190,8 @@ fn another_wire_is_named_and_a_broken_piece_says_which() {
     let here = usual("hook-clasp");
     let mut there = here.clone();
     there.wire.temper = Temper::Hard;
-    let said = here.compared(&there, &bench()).unwrap().differences;
-    assert!(said.iter().any(|line| line.starts_with("wire ") && line.contains(" hard ")), "{said:?}");
+    let text = here.compared(&there, &bench()).unwrap().differences;
+    assert!(text.iter().any(|line| line.starts_with("wire ") && line.contains(" hard ")), "{text:?}");
     let broken = with("hook-clasp", &[("bend_mm", -3.0)]);
     assert_eq!(here.compared(&broken, &bench()).unwrap_err().0[0].field, "there.parameters.bend_mm");
     assert_eq!(broken.compared(&here, &bench()).unwrap_err().0[0].field, "here.parameters.bend_mm");
@@ -249,8 +249,8 @@ fn the_ring_wanted_stays_the_wish() {
     let given = typed(&rings(), Slot::Inside, "4.4 mm");
     assert_eq!(given.wish.inside_mm, Some(4.4));
     let worked = given.sheet(&shop).result.unwrap();
-    let said = worked.wanted.unwrap();
-    assert!(said.starts_with("4.4 mm inside is wanted, 4.5 mm given"), "{said}");
+    let text = worked.wanted.unwrap();
+    assert!(text.starts_with("4.4 mm inside is wanted, 4.5 mm given"), "{text}");
     let harder = typed(&given, Slot::Temper, "half-hard");
     assert_eq!(harder.wish.inside_mm, Some(4.4));
     // A nudge goes on from what is wanted.
@@ -290,8 +290,8 @@ fn wire_typed_as_the_count_stays_the_wish_and_the_count_follows() {
     assert!(larger.rings_n < metre.rings_n);
     let more = RingRequest { rings_n: larger.rings_n + 1, ..larger.clone() };
     assert!(larger.plan().unwrap().wire_length_mm <= 1000.0 && more.plan().unwrap().wire_length_mm > 1000.0);
-    let said = larger.sheet(&shop).result.unwrap().wanted.unwrap();
-    assert_eq!(said, "As many as 1 m of wire gives.");
+    let text = larger.sheet(&shop).result.unwrap().wanted.unwrap();
+    assert_eq!(text, "As many as 1 m of wire gives.");
     assert_eq!(typed(&larger, Slot::Rings, "40").wish.supply, None);
     let faults = rings().changed(Slot::Rings, &Change::Typed("some".into()), &shop).unwrap_err();
     assert!(faults.0[0].message.contains("whole number of rings"));

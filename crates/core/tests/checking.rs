@@ -17,12 +17,12 @@ use rstest::rstest;
 #[rstest]
 fn a_run_is_seen_and_chance_is_not() {
     let mut chance = Chance::of(3);
-    let mut said = 0;
+    let mut text = 0;
     for _ in 0..200 {
         let even: Vec<(u32, f64)> = (1..=20).map(|n| (n, 5.0 + chance.normal(0.05))).collect();
-        said += u32::from(!charted("ring", &even, (4.8, 5.2), LengthUnit::Mm).signs.is_empty());
+        text += u32::from(!charted("ring", &even, (4.8, 5.2), LengthUnit::Mm).signs.is_empty());
     }
-    assert!(said <= 20, "{said} of 200 even batches");
+    assert!(text <= 20, "{text} of 200 even batches");
     let moved: Vec<(u32, f64)> =
         (1..=20).map(|n| (n, if n > 10 { 5.2 } else { 5.0 } + chance.normal(0.02))).collect();
     let chart = charted("ring", &moved, (4.8, 5.4), LengthUnit::Mm);
@@ -55,12 +55,12 @@ fn two_jaws_by_turns_are_seen() {
         let by_turns = |n: u32| if n.is_multiple_of(2) { off } else { 0.0 };
         (1..=12_u32).map(|n| (n, 3.0 + by_turns(n) + chance.normal(0.02))).collect()
     };
-    let said = |pieces: &[(u32, f64)]| {
+    let text = |pieces: &[(u32, f64)]| {
         let chart = charted("loop", pieces, (2.8, 3.2), LengthUnit::Mm);
         chart.signs.iter().any(|sign| sign.text.contains("Every other piece"))
     };
-    let of_two = (0..100).filter(|_| said(&batch(&mut chance, 0.08))).count();
-    let of_one = (0..300).filter(|_| said(&batch(&mut chance, 0.0))).count();
+    let of_two = (0..100).filter(|_| text(&batch(&mut chance, 0.08))).count();
+    let of_one = (0..300).filter(|_| text(&batch(&mut chance, 0.0))).count();
     assert!(of_two >= 90 && of_one <= 3, "{of_two} of 100 seen, {of_one} of 300 imagined");
 }
 

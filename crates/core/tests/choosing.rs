@@ -266,7 +266,7 @@ fn the_section_stays_that_of_the_piece(#[case] section: Section) {
 fn where_nothing_opens_no_load_is_given(#[case] kind: &str) {
     let found = chosen(&ChooseRequest { bears_n: 5.0, ..wish(Piece::Finding(usual(kind))) });
     assert!(found.candidates.iter().all(|one| one.holds_n.is_none() && one.holds_hardened_n.is_none()));
-    assert!(found.no_load.is_some_and(|said| said.contains("No load is given")));
+    assert!(found.no_load.is_some_and(|text| text.contains("No load is given")));
 }
 
 /// A piece drawn in thick wire and looked at in thinner: every load is one, and the thinner wire holds less.
@@ -306,7 +306,7 @@ fn what_is_joined_is_weighed_as_it_is_made() {
     let ratio = |of: fn(&WireCandidate) -> Option<f64>| of(&fused).unwrap() / of(&open).unwrap();
     assert!(ratio(|one| one.holds_n) < 4.0);
     assert!(ratio(|one| one.holds_hardened_n) > 1.2);
-    assert!(fused.reasons.iter().any(|said| said.contains("Joined:")), "{:?}", fused.reasons);
+    assert!(fused.reasons.iter().any(|text| text.contains("Joined:")), "{:?}", fused.reasons);
 }
 
 /// A finding is weighed by its own checks: a wire it cannot be made of comes after one it can, and says why.

@@ -72,9 +72,9 @@ fn a_day_is_read(#[case] typed: &str, #[case] day: Date) {
 #[case("in 99999999 days", "is not a day")]
 #[case("december", "is not a day")]
 #[case("0/0", "is not a day")]
-fn what_is_no_day_or_two_is_said(#[case] typed: &str, #[case] said: &str) {
+fn what_is_no_day_or_two_is_said(#[case] typed: &str, #[case] text: &str) {
     let told = read(typed, TODAY).unwrap_err();
-    assert!(told.contains(said), "{typed}: {told}");
+    assert!(told.contains(text), "{typed}: {told}");
 }
 
 proptest! {

@@ -241,8 +241,8 @@ proptest! {
             let scales = scales(*unit);
             prop_assert!(scales[0].from_mm <= mm);
             prop_assert!(scales.windows(2).all(|pair| pair[0].from_mm < pair[1].from_mm));
-            let said = of_wire(mm, *unit);
-            let (number, _) = said.split_once(' ').unwrap();
+            let text = of_wire(mm, *unit);
+            let (number, _) = text.split_once(' ').unwrap();
             let scale = scales.iter().rfind(|scale| scale.from_mm <= mm).unwrap();
             let step = 10f64.powi(-i32::try_from(scale.places_n).unwrap());
             prop_assert!((number.parse::<f64>().unwrap() * scale.one_mm - mm).abs() <= 0.51 * step * scale.one_mm);

@@ -159,8 +159,8 @@ fn the_unit_changes_what_is_shown_and_never_the_piece() {
 #[case(0.1, "0.004 in")]
 #[case(12.5, "1/2 in")]
 #[case(13.0, "1/2 in")]
-fn a_ruler_is_read_to_a_thirty_second(#[case] mm: f64, #[case] said: &str) {
-    assert_eq!(on_ruler(mm, LengthUnit::Inch), said);
+fn a_ruler_is_read_to_a_thirty_second(#[case] mm: f64, #[case] text: &str) {
+    assert_eq!(on_ruler(mm, LengthUnit::Inch), text);
 }
 
 #[test]

@@ -18,7 +18,7 @@ fn ways(listing: &Listing) -> String {
 }
 
 /// What of a row a listing does not meet.
-fn misses(said: &Listing, row: &[&str]) -> Vec<String> {
+fn misses(listing: &Listing, row: &[&str]) -> Vec<String> {
     let column = |at: usize| row.get(at).copied().unwrap_or_default();
     let close = |found: Option<f64>, expected: f64| match found {
         Some(found) => (found - expected).abs() < 1e-4 * expected.max(1.0),
@@ -26,21 +26,21 @@ fn misses(said: &Listing, row: &[&str]) -> Vec<String> {
     };
     let quantity: f64 = column(3).parse().unwrap();
     let measured =
-        if quantity < 0.0 { close(said.mass_g, -quantity) } else { close(said.length_mm, quantity) };
-    let paid = said.price.map_or(String::new(), |price| price.to_string());
+        if quantity < 0.0 { close(listing.mass_g, -quantity) } else { close(listing.length_mm, quantity) };
+    let paid = listing.price.map_or(String::new(), |price| price.to_string());
     let mut missed = vec![];
     let mut want = |holds: bool, what: String| missed.extend((!holds).then_some(what));
-    want(ways(said) == column(1), format!("words {}", ways(said)));
-    want(close(said.size_mm, column(2).parse().unwrap()), format!("size {:?}", said.size_mm));
-    want(measured, format!("quantity {:?} {:?}", said.length_mm, said.mass_g));
+    want(ways(listing) == column(1), format!("words {}", ways(listing)));
+    want(close(listing.size_mm, column(2).parse().unwrap()), format!("size {:?}", listing.size_mm));
+    want(measured, format!("quantity {:?} {:?}", listing.length_mm, listing.mass_g));
     want(paid.parse::<f64>() == column(4).parse::<f64>(), format!("price {paid}"));
     for note in column(5).split(';').map(str::trim).filter(|note| !note.is_empty()) {
         let (kind, words) = note.split_at(1);
         let held = match kind {
-            "~" => said.doubtful.iter().any(|doubt| doubt.contains(words)),
-            _ => said.unclear.iter().any(|word| word == words),
+            "~" => listing.doubtful.iter().any(|doubt| doubt.contains(words)),
+            _ => listing.unclear.iter().any(|word| word == words),
         };
-        want(held, format!("{note}: {:?} {:?}", said.doubtful, said.unclear));
+        want(held, format!("{note}: {:?} {:?}", listing.doubtful, listing.unclear));
     }
     missed
 }
@@ -54,12 +54,12 @@ fn listings_are_read_in_any_order_and_language() {
     let (mut wrong, mut silent) = (vec![], vec![]);
     for line in &lines {
         let row: Vec<&str> = line.split('|').map(str::trim).collect();
-        let said = decode(row[0], Habits::default());
-        let missed = misses(&said, &row);
+        let listing = decode(row[0], Habits::default());
+        let missed = misses(&listing, &row);
         if missed.is_empty() {
             continue;
         }
-        let quiet = said.doubtful.is_empty() && said.unclear.is_empty();
+        let quiet = listing.doubtful.is_empty() && listing.unclear.is_empty();
         if quiet { &mut silent } else { &mut wrong }.push(format!("{}: {}", row[0], missed.join("; ")));
     }
     assert!(
@@ -81,9 +81,9 @@ fn listings_are_read_in_any_order_and_language() {
 
 #[test]
 fn what_must_not_be_guessed_is_said() {
-    let said = |text: &str| decode(text, Habits::default());
+    let read = |text: &str| decode(text, Habits::default());
     let doubt = |text: &str, words: &str| {
-        let found = said(text).doubtful;
+        let found = read(text).doubtful;
         assert!(found.iter().any(|line| line.contains(words)), "{text}: {found:?}");
     };
     doubt("ss 20 awg half hard", "stainless steel to others");
@@ -95,25 +95,25 @@ fn what_must_not_be_guessed_is_said() {
     doubt("silver plated copper 1 mm", "Plated: a layer of about 1 % that tools scrape off");
     doubt("enamelled copper 1 mm", "must not be heated");
     doubt("copper 1 mm 5 m 9.80", "is read as the price. No currency is given");
-    let missing = said("copper").missing;
+    let missing = read("copper").missing;
     for words in ["nearly always soft", "nearly always round", "No size", "No amount", "No price"] {
         assert!(missing.iter().any(|line| line.contains(words)), "{words}: {missing:?}");
     }
-    assert_eq!(said("copper 1 mm sparkly soft").unclear, ["sparkly"]);
+    assert_eq!(read("copper 1 mm sparkly soft").unclear, ["sparkly"]);
     // A gauge whose system is said is no doubt.
-    assert!(said("copper 20 awg round soft 5 ft $3").doubtful.is_empty());
+    assert!(read("copper 20 awg round soft 5 ft $3").doubtful.is_empty());
 }
 
 /// Price of a metre and of a gram by hand, weight to length and back for every section.
 #[test]
 fn prices_and_weights_follow() {
-    let said = decode("copper round soft 1 mm 10 m $8.00", Habits::default());
-    assert_eq!(said.per_metre.unwrap().normalize().to_string(), "0.8");
+    let listing = decode("copper round soft 1 mm 10 m $8.00", Habits::default());
+    assert_eq!(listing.per_metre.unwrap().normalize().to_string(), "0.8");
     let grams = 10_000.0 * std::f64::consts::PI / 4.0 * 8.94 / 1000.0;
-    assert!((said.mass_g.unwrap() - grams).abs() < 1e-6);
-    assert!((said.per_gram.unwrap().to_string().parse::<f64>().unwrap() - 8.0 / grams).abs() < 1e-4);
+    assert!((listing.mass_g.unwrap() - grams).abs() < 1e-6);
+    assert!((listing.per_gram.unwrap().to_string().parse::<f64>().unwrap() - 8.0 / grams).abs() < 1e-4);
     // 61.5 mm of it.
-    assert_eq!(said.price_of(61.5).unwrap().normalize().to_string(), "0.0492");
+    assert_eq!(listing.price_of(61.5).unwrap().normalize().to_string(), "0.0492");
     for (section, area) in
         [("round", std::f64::consts::PI), ("square", 4.0), ("half round", std::f64::consts::PI / 2.0)]
     {

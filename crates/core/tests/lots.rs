@@ -219,7 +219,7 @@ fn a_plan_off_a_measured_lot_takes_another_rod() {
     let line = "40 rings 8 mm inside hard copper 1 mm";
     let any = ask::answer(line, &shop, &Vec::new).request.unwrap();
     let off = ask::answer(&format!("{line} off lot 5"), &shop, &Vec::new);
-    assert!(off.assumed.iter().any(|said| said.contains("springs back 20 % more")), "{off:?}");
+    assert!(off.assumed.iter().any(|text| text.contains("springs back 20 % more")), "{off:?}");
     let off = off.request.unwrap();
     assert_eq!(off.wire.lot, Some(LotFactor { lot_n: 5, flow: 1.2, spread: 0.02 }));
     assert!(
@@ -232,9 +232,9 @@ fn a_plan_off_a_measured_lot_takes_another_rod() {
     let (of_any, of_lot) = (any.plan().unwrap(), off.plan().unwrap());
     assert!((of_lot.ring_inside_diameter_mm - 8.0).abs() < 0.1);
     assert!(of_lot.ring_inside_spread_mm < of_any.ring_inside_spread_mm / 3.0);
-    let said = sentence::text(&ring::sentence::write(&off, Some(&of_lot), LengthUnit::Mm));
-    assert!(said.contains(", from lot 5, wound"), "{said}");
-    let again = ask::answer(&said, &shop, &Vec::new).request.unwrap_or_else(|| panic!("{said}"));
+    let text = sentence::text(&ring::sentence::write(&off, Some(&of_lot), LengthUnit::Mm));
+    assert!(text.contains(", from lot 5, wound"), "{text}");
+    let again = ask::answer(&text, &shop, &Vec::new).request.unwrap_or_else(|| panic!("{text}"));
     assert_eq!(again.wire, off.wire);
 }
 
@@ -244,7 +244,7 @@ fn a_plan_off_a_measured_lot_takes_another_rod() {
 #[case("a lot 5mm inside jump rings from 1 mm copper wire")]
 fn a_length_after_the_word_is_no_lot(#[case] line: &str) {
     let answer = ask::answer(line, &measured_shop(), &Vec::new);
-    assert!(answer.assumed.iter().all(|said| !said.starts_with("Lot ")), "{:?}", answer.assumed);
+    assert!(answer.assumed.iter().all(|text| !text.starts_with("Lot ")), "{:?}", answer.assumed);
     assert!(answer.request.is_none_or(|plan| plan.wire.lot.is_none()));
 }
 
@@ -269,11 +269,11 @@ fn the_lot_is_a_word_that_can_be_changed() {
     assert!(wrong.0[0].message.contains("is not a lot"));
     // Findings too.
     let pin = PatternRequest { wire: off.wire.clone(), ..PatternRequest::usual("eye-pin".parse().unwrap()) };
-    let said = sentence::text(&pattern::sentence::write(&pin, LengthUnit::Mm));
-    assert!(said.contains(", from lot 6: "), "{said}");
-    let read = ask::answer(&said, &shop, &Vec::new);
+    let text = sentence::text(&pattern::sentence::write(&pin, LengthUnit::Mm));
+    assert!(text.contains(", from lot 6: "), "{text}");
+    let read = ask::answer(&text, &shop, &Vec::new);
     assert_eq!(
-        read.pattern.unwrap_or_else(|| panic!("{said}: {:?}", read.unclear)).wire.lot.unwrap().lot_n,
+        read.pattern.unwrap_or_else(|| panic!("{text}: {:?}", read.unclear)).wire.lot.unwrap().lot_n,
         6
     );
 }

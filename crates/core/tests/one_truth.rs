@@ -87,7 +87,7 @@ fn minutes_agree(piece: &Piece, workshop: &Workshop, at: &str) {
     let lines = &cover(&[&order], &[], &[], workshop)[0];
     let (wanted, unmet) = to_begin(&[Covered { id: 1, order: &order, lines }], workshop);
     assert!(unmet.is_empty(), "{at}: {unmet:?}");
-    assert!((wanted[0].standing.left_min - totals.hands_min).abs() < 1e-6, "{at}: the schedule");
+    assert!((wanted[0].progress.left_min - totals.hands_min).abs() < 1e-6, "{at}: the schedule");
 }
 
 #[rstest]

@@ -6,7 +6,7 @@ use lorimant_core::bench::{Batch, Event, EventKind};
 use lorimant_core::making::{Changes, Inserted, Operation};
 use lorimant_core::order::bag::Counting;
 use lorimant_core::order::{
-    Bag, BatchOnItsWay, Covered, Line, LineStanding, Order, OrderState, cover, short_of, to_begin,
+    Bag, BatchOnItsWay, Covered, Line, LineProgress, Order, OrderState, cover, short_of, to_begin,
 };
 use lorimant_core::piece::Piece;
 use lorimant_core::ring::{Ends, RingRequest};
@@ -49,7 +49,7 @@ fn bag(which: usize, n: u32, filled_on: Date) -> Bag {
     }
 }
 
-fn covered(orders: &[Order], bags: &[Bag], batches: &[(usize, u32)]) -> Vec<Vec<LineStanding>> {
+fn covered(orders: &[Order], bags: &[Bag], batches: &[(usize, u32)]) -> Vec<Vec<LineProgress>> {
     let led: Vec<Batch> = batches.iter().map(|(which, _)| Batch::of("it", piece(*which), 1)).collect();
     let on_their_way: Vec<BatchOnItsWay> =
         led.iter().zip(batches).map(|(batch, (_, n))| BatchOnItsWay { batch, n: *n }).collect();
@@ -63,7 +63,7 @@ fn covered(orders: &[Order], bags: &[Bag], batches: &[(usize, u32)]) -> Vec<Vec<
 #[case(20, 5, 0, 10.0, (5, 0, 17), OrderState::ToMake)]
 #[case(20, 20, 0, 10.0, (20, 0, 0), OrderState::Ready)]
 #[case(20, 5, 15, 0.0, (5, 15, 0), OrderState::InTheMaking)]
-// The spares of a batch are no pieces that are owed; one that is spoiled comes out of them.
+// The spares of a batch are no pieces that are owed; one that is scrapped comes out of them.
 #[case(20, 0, 22, 10.0, (0, 20, 0), OrderState::InTheMaking)]
 #[case(20, 0, 21, 10.0, (0, 20, 0), OrderState::InTheMaking)]
 #[case(20, 0, 19, 10.0, (0, 19, 2), OrderState::ToMake)]
@@ -76,9 +76,9 @@ fn a_line_is_covered_from_bags_then_batches_then_the_rest_is_made(
     #[case] state: OrderState,
 ) {
     let orders = [order(None, vec![line(0, owed, spares)])];
-    let standing = &covered(&orders, &[bag(0, bagged, date(2026, 3, 1))], &[(0, under_way)])[0][0];
-    assert_eq!((standing.in_bags_n, standing.under_way_n, standing.to_make_n), expected);
-    assert_eq!(standing.state, state);
+    let progress = &covered(&orders, &[bag(0, bagged, date(2026, 3, 1))], &[(0, under_way)])[0][0];
+    assert_eq!((progress.in_bags_n, progress.under_way_n, progress.to_make_n), expected);
+    assert_eq!(progress.state, state);
 }
 
 #[test]
@@ -88,8 +88,8 @@ fn what_is_due_first_is_served_first() {
         order(Some(date(2026, 5, 9)), vec![line(0, 10, 0.0)]),
         order(Some(date(2026, 4, 1)), vec![line(0, 10, 0.0)]),
     ];
-    let standing = covered(&orders, &[bag(0, 15, date(2026, 3, 1))], &[]);
-    let in_bags: Vec<u32> = standing.iter().map(|lines| lines[0].in_bags_n).collect();
+    let progress = covered(&orders, &[bag(0, 15, date(2026, 3, 1))], &[]);
+    let in_bags: Vec<u32> = progress.iter().map(|lines| lines[0].in_bags_n).collect();
     assert_eq!(in_bags, [0, 5, 10]);
 }
 
@@ -148,11 +148,11 @@ fn handing_over_empties_the_oldest_bags_first() {
     assert_eq!(after.lines[0].handed_n, 10);
     let left: Vec<(usize, u32)> = taken.iter().map(|(at, bag)| (*at, bag.n)).collect();
     assert_eq!(left, [(2, 0), (0, 7)]);
-    for (line, n, said) in
+    for (line, n, text) in
         [(0, 21, "20 of piece 0 are still owed"), (0, 18, "17 of piece 0 are in bags"), (1, 1, "no line 2")]
     {
         let fault = wanted.hand_over(line, n, &bags, &Workshop::default()).unwrap_err();
-        assert!(fault.message.contains(said), "{}", fault.message);
+        assert!(fault.message.contains(text), "{}", fault.message);
     }
 }
 
@@ -170,18 +170,18 @@ fn what_cannot_be_ordered_is_said_at_its_field() {
     assert_eq!(order(None, vec![]).check().unwrap_err().0[0].field, "lines");
 }
 
-/// A batch of which everything is done but for what was spoiled at its last step that counts pieces.
-fn done(batch: &Batch, spoiled_n: u32) -> Vec<Event> {
+/// A batch of which everything is done but for what was scrapped at its last step that counts pieces.
+fn done(batch: &Batch, scrapped_n: u32) -> Vec<Event> {
     let tasks = batch.tasks(&Workshop::default()).unwrap();
     let last = tasks.iter().rposition(|task| task.n == batch.pieces_n()).unwrap();
     let mut events: Vec<Event> = vec![];
     let mut tell = |at: usize, happened, n| {
         let (key, reason) = (format!("key-{:06}", events.len()), String::new());
         let step_n = u32::try_from(at + 1).unwrap();
-        events.push(Event { key, step_n, happened, n, reason, at: jiff::Timestamp::UNIX_EPOCH });
+        events.push(Event { key, step_n, kind: happened, n, reason, at: jiff::Timestamp::UNIX_EPOCH });
     };
     for (at, task) in tasks.iter().enumerate() {
-        let lost = if at < last || task.n == 1 { 0 } else { spoiled_n };
+        let lost = if at < last || task.n == 1 { 0 } else { scrapped_n };
         tell(at, EventKind::Done, task.n - lost);
         if at == last && lost > 0 {
             tell(at, EventKind::Scrapped, lost);
@@ -194,11 +194,11 @@ fn done(batch: &Batch, spoiled_n: u32) -> Vec<Event> {
 fn a_bag_holds_what_came_of_its_batch_and_makes_it_again() {
     let batch = Batch::of("ear wires", piece(2), 6);
     let tasks = batch.tasks(&Workshop::default()).unwrap();
-    let begun = batch.standing(&tasks, &[]);
+    let begun = batch.progress(&tasks, &[]);
     assert!(Bag::of(&batch, 3, &begun, date(2026, 3, 2), "").unwrap_err().message.contains("isn't done yet"));
-    let standing = batch.standing(&tasks, &done(&batch, 3));
-    let bag = Bag::of(&batch, 3, &standing, date(2026, 3, 2), "drawer 4").unwrap();
-    // Twelve were begun, three are spoiled: four pairs, and one without its pair.
+    let progress = batch.progress(&tasks, &done(&batch, 3));
+    let bag = Bag::of(&batch, 3, &progress, date(2026, 3, 2), "drawer 4").unwrap();
+    // Twelve were begun, three are scrapped: four pairs, and one without its pair.
     assert_eq!((bag.n, bag.note.contains("without its pair")), (4, true));
     assert!(bag.piece.same_in_hand(&batch.piece, &Workshop::default()));
     let again = bag.again(10, &Workshop::default());
@@ -214,8 +214,8 @@ fn a_bag_tells_its_recipe_as_it_was_made_and_makes_it_again_with_the_tools_of_no
     let then = Workshop::default();
     let batch = Batch::begun("ear wires", piece(2), 6, &then);
     let tasks = batch.tasks(&then).unwrap();
-    let standing = batch.standing(&tasks, &done(&batch, 0));
-    let bag = Bag::of(&batch, 3, &standing, date(2026, 3, 2), "drawer 4").unwrap();
+    let progress = batch.progress(&tasks, &done(&batch, 0));
+    let bag = Bag::of(&batch, 3, &progress, date(2026, 3, 2), "drawer 4").unwrap();
     let label = bag.label(&then);
     let inches = Habits { unit: LengthUnit::Inch, ..then.habits };
     let now = Workshop { habits: inches, ..then };
@@ -240,9 +240,9 @@ fn wire_is_short_of_what_is_due_last(#[values(0.0, 0.5, 1.5, 2.5, 3.5)] lengths:
     let orders: Vec<Order> = [None, Some(date(2026, 5, 20)), Some(date(2026, 5, 1))]
         .map(|due| order(due, vec![line(0, 12, 0.0)]))
         .into();
-    let standings = covered(&orders, &[], &[]);
+    let progress = covered(&orders, &[], &[]);
     let all: Vec<Covered> = (1..)
-        .zip(orders.iter().zip(&standings))
+        .zip(orders.iter().zip(&progress))
         .map(|(id, (order, lines))| Covered { id, order, lines })
         .collect();
     let (wanted, _) = to_begin(&all, &shop);
@@ -274,9 +274,9 @@ proptest! {
             order(due.map(|day| date(2026, 4, day)), vec![one])
         }).collect();
         let bags: Vec<Bag> = bags.iter().map(|(which, n)| bag(*which, *n, date(2026, 3, 1))).collect();
-        let standing = covered(&orders, &bags, &batches);
+        let progress = covered(&orders, &bags, &batches);
         for which in 0..3 {
-            let of_it = || lines.iter().zip(&standing).filter(|((one, ..), _)| *one == which);
+            let of_it = || lines.iter().zip(&progress).filter(|((one, ..), _)| *one == which);
             let from_bags: u32 = of_it().map(|(_, at)| at[0].in_bags_n).sum();
             let under_way: u32 = of_it().map(|(_, at)| at[0].under_way_n).sum();
             let bagged: u32 = bags.iter().filter(|bag| bag.piece.same_in_hand(&piece(which), &Workshop::default())).map(|bag| bag.n).sum();
@@ -285,7 +285,7 @@ proptest! {
             prop_assert!(from_bags == bagged.min(owed));
             prop_assert!(under_way <= made);
         }
-        for ((_, n, handed, _), at) in lines.iter().zip(&standing) {
+        for ((_, n, handed, _), at) in lines.iter().zip(&progress) {
             let at = &at[0];
             prop_assert_eq!(at.to_deliver_n, n.saturating_sub(*handed));
             let short = at.to_deliver_n - at.in_bags_n - at.under_way_n;

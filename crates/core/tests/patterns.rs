@@ -187,8 +187,8 @@ proptest! {
         prop_assert_eq!(&Wire { size_mm: request.wire.size_mm, ..read.wire }, &request.wire, "{}", text);
         prop_assert_eq!((read.kind, read.pieces_n, read.mirrored), (request.kind, pieces_n, request.mirrored), "{}", text);
         for parameter in request.kind.0.parameters {
-            let (said, meant) = (read.value(parameter.name), request.value(parameter.name));
-            prop_assert!((said - meant).abs() < 0.006, "{text}: {} {said} for {meant}", parameter.name);
+            let (text, meant) = (read.value(parameter.name), request.value(parameter.name));
+            prop_assert!((text - meant).abs() < 0.006, "{text}: {} {text} for {meant}", parameter.name);
         }
     }
 
@@ -385,8 +385,8 @@ fn tools_give_the_inside_wanted() {
     let marks = again.finished(&owns).unwrap().marks;
     assert_eq!((marks[0].tool_mm, marks[0].jaw_mm), (Some(2.0), None));
     let unknown = PatternRequest { plier: Some("long-nose".to_owned()), ..request };
-    let said = unknown.form_with(&owns).err().unwrap().0.remove(0);
-    assert!(said.field == "plier" && said.message.contains("six-step"), "{said:?}");
+    let text = unknown.form_with(&owns).err().unwrap().0.remove(0);
+    assert!(text.field == "plier" && text.message.contains("six-step"), "{text:?}");
 }
 
 #[rstest]
@@ -464,8 +464,8 @@ fn a_single_piece_gives_the_recipe_to_match_it() {
     let again = found.form().unwrap().extent.size();
     assert!((again - size).truncate().length() < 1e-5, "{again} for {size}");
     assert!((found.value("crown_mm") - 8.2).abs() < 1e-4, "{}", found.value("crown_mm"));
-    let said = start.fitted(&[Target { measure: Measure::Height, mm: 1.0 }]).unwrap_err().0.remove(0);
-    assert!(said.field == "targets[0].mm" && said.limit.is_some(), "{said:?}");
+    let text = start.fitted(&[Target { measure: Measure::Height, mm: 1.0 }]).unwrap_err().0.remove(0);
+    assert!(text.field == "targets[0].mm" && text.limit.is_some(), "{text:?}");
     assert!(start.fitted(&[]).is_err());
     assert!(start.fitted(&[targets[0], targets[0]]).is_err());
 }
@@ -559,6 +559,6 @@ fn the_ask_line_knows_findings() {
     assert_eq!(asked.kind.0.kind, "figure-eight");
     assert!((asked.value("loop_mm") - 3.0).abs() < 1e-9 && (asked.value("second_mm") - 3.0).abs() < 1e-9);
     let mended = answer("24 pairs hoks sterling", &bench(), &Vec::new);
-    assert!(mended.assumed.iter().any(|said| said == "“hoks” is read as hooks."), "{:?}", mended.assumed);
+    assert!(mended.assumed.iter().any(|text| text == "“hoks” is read as hooks."), "{:?}", mended.assumed);
     assert_eq!(mended.pattern.unwrap().pieces_n, 24);
 }

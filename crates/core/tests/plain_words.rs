@@ -94,7 +94,7 @@ fn the_words_of_a_bend_are_true_of_its_angle() {
                 continue;
             };
             let words = words.split('.').next().unwrap();
-            let means = MEANS_DEG.iter().find(|(said, _)| *said == words);
+            let means = MEANS_DEG.iter().find(|(text, _)| *text == words);
             let meets = words == "the end meets the wire" || words == "it sits centred";
             let drawn = words.ends_with("as drawn");
             assert!(means.is_some() || meets || drawn, "{}: “{words}” means no angle", kind.0.name);

@@ -7,7 +7,7 @@ use lorimant_core::tool::plier::Plier;
 use lorimant_core::tool::workshop::Workshop;
 use rstest::rstest;
 
-fn said(request: &PatternRequest) -> Vec<(String, String)> {
+fn text(request: &PatternRequest) -> Vec<(String, String)> {
     let worked = request.sheet(&Workshop::default()).result.unwrap();
     let steps = worked.form.steps.into_iter();
     let hinted = steps.filter_map(|step| Some((step.named, step.hint?)));
@@ -19,7 +19,7 @@ fn as_they_are_usually_made_every_jaw_gets_in() {
     for kind in Kind::all() {
         for mirrored in [false, true] {
             let request = PatternRequest { mirrored, ..PatternRequest::usual(kind) };
-            assert_eq!(said(&request), vec![], "{}", kind.0.kind);
+            assert_eq!(text(&request), vec![], "{}", kind.0.kind);
         }
     }
 }
@@ -31,9 +31,9 @@ fn as_they_are_usually_made_every_jaw_gets_in() {
 fn a_jaw_that_formed_wire_stands_in_is_named(#[case] notch_mm: f64, #[case] blocked: bool) {
     let mut request = PatternRequest::usual("trefoil-head-pin".parse().unwrap());
     request.parameters.insert("notch_mm".to_owned(), notch_mm);
-    let said = said(&request);
-    assert_eq!(!said.is_empty(), blocked, "{said:?}");
-    if let Some((named, hint)) = said.first() {
+    let text = text(&request);
+    assert_eq!(!text.is_empty(), blocked, "{text:?}");
+    if let Some((named, hint)) = text.first() {
         assert!(named.contains("neck") && hint.contains("in the way of the jaw"), "{named}: {hint}");
     }
 }
@@ -43,7 +43,7 @@ fn a_jaw_that_formed_wire_stands_in_is_named(#[case] notch_mm: f64, #[case] bloc
 fn an_end_hammered_before_it_is_rolled_is_not_in_its_own_way() {
     let mut request = PatternRequest::usual("doubled-hook".parse().unwrap());
     request.parameters.insert("ends_mm".to_owned(), 0.3);
-    assert_eq!(said(&request), vec![]);
+    assert_eq!(text(&request), vec![]);
 }
 
 /// Pliers that are named are taken at their reach: what stands off farther than they reach is not in their way.

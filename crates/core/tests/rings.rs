@@ -171,9 +171,9 @@ fn a_supply_is_read_as_people_say_it(
     #[case] grams: Option<f64>,
 ) {
     let supply = Supply::read(text, Habits::default()).unwrap();
-    let same = |read: Option<f64>, said: Option<f64>| match (read, said) {
-        (Some(read), Some(said)) => (read - said).abs() < 1e-9,
-        (read, said) => read.is_none() && said.is_none(),
+    let same = |read: Option<f64>, text: Option<f64>| match (read, text) {
+        (Some(read), Some(text)) => (read - text).abs() < 1e-9,
+        (read, text) => read.is_none() && text.is_none(),
     };
     assert!(same(supply.wire_length_mm, mm) && same(supply.wire_mass_g, grams), "{supply:?}");
 }

@@ -114,8 +114,8 @@ fn a_scales_line_is_read() {
 fn a_line_that_is_no_weight_says_why() {
     for (line, says) in REFUSED {
         let found = read(line);
-        let said = found.as_ref().is_err_and(|fault| fault.field == "typed" && fault.message.contains(says));
-        assert!(said, "{line:?}: {found:?}, not {says:?}");
+        let text = found.as_ref().is_err_and(|fault| fault.field == "typed" && fault.message.contains(says));
+        assert!(text, "{line:?}: {found:?}, not {says:?}");
     }
 }
 

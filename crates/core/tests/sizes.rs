@@ -100,8 +100,8 @@ fn a_bare_number_is_inches_where_inches_come_first() {
 #[case("5 mm 6")]
 #[case("1e400")]
 fn what_is_no_length_gets_a_sentence(#[case] text: &str) {
-    let said = read(text, Habits::default()).unwrap_err();
-    assert!(said.ends_with('.'), "{said}");
+    let text = read(text, Habits::default()).unwrap_err();
+    assert!(text.ends_with('.'), "{text}");
 }
 
 #[test]

@@ -39,18 +39,18 @@ fn money(text: &str) -> Decimal {
 
 #[test]
 fn a_lot_weighs_and_costs_what_is_left_of_it() {
-    let standing = lot().standing(5000.0);
+    let balance = lot().balance(5000.0);
     // 5 m of π/4 mm² at 8.96 g/cm³, and a quarter of the price.
     let grams = 5.0 * PI / 4.0 * Metal::Copper.figures().density_g_cm3;
-    assert!((standing.left_g - grams).abs() < 1e-9);
-    assert!((standing.gross_g - grams - 62.0).abs() < 1e-9);
-    assert_eq!((standing.per_metre, standing.value), (Some(money("0.47")), Some(money("2.35"))));
+    assert!((balance.left_g - grams).abs() < 1e-9);
+    assert!((balance.gross_g - grams - 62.0).abs() < 1e-9);
+    assert_eq!((balance.per_metre, balance.value), (Some(money("0.47")), Some(money("2.35"))));
 }
 
 #[test]
 fn a_lot_without_a_price_has_no_value() {
-    let standing = Lot { price: None, ..lot() }.standing(5000.0);
-    assert_eq!((standing.value, standing.per_metre), (None, None));
+    let balance = Lot { price: None, ..lot() }.balance(5000.0);
+    assert_eq!((balance.value, balance.per_metre), (None, None));
 }
 
 #[rstest]
@@ -77,10 +77,10 @@ fn what_is_wrong_with_a_lot_is_said_at_its_field(#[case] lot: Lot, #[case] field
 fn skins_have_their_usual_share(
     #[case] surface: Surface,
     #[case] metal: Metal,
-    #[case] said: Option<f64>,
+    #[case] text: Option<f64>,
     #[case] share: Option<f64>,
 ) {
-    let lot = Lot { surface, wire: Wire::round(metal, 0.8, Temper::Soft), skin_share: said, ..lot() };
+    let lot = Lot { surface, wire: Wire::round(metal, 0.8, Temper::Soft), skin_share: text, ..lot() };
     assert_eq!(lot.skin(), share);
 }
 
@@ -186,7 +186,7 @@ proptest! {
     #[test]
     fn what_is_weighed_is_what_is_there(left in 1.0..50_000.0_f64, ledger in 0.0..50_000.0_f64) {
         let lot = lot();
-        let weighed = lot.weighed(lot.standing(left).gross_g, None, Held { left_mm: ledger, most_mm: 1e9 }, LengthUnit::Mm).unwrap();
+        let weighed = lot.weighed(lot.balance(left).gross_g, None, Held { left_mm: ledger, most_mm: 1e9 }, LengthUnit::Mm).unwrap();
         prop_assert!((weighed.length_mm - left).abs() < 1e-6 * left);
         prop_assert!((weighed.spread_mm - 0.02 * weighed.length_mm).abs() < 1e-9);
         let corrected = weighed.correction().map_or(0.0, |line| line.length_mm);
@@ -210,8 +210,7 @@ fn held(left_mm: f64) -> Held {
 #[test]
 fn a_weight_past_what_the_lot_ever_held_is_doubted() {
     let most = Held { left_mm: 9_000.0, most_mm: 20_000.0 };
-    let doubt =
-        |mm: f64| lot().weighed(lot().standing(mm).gross_g, None, most, LengthUnit::Mm).unwrap().doubt;
+    let doubt = |mm: f64| lot().weighed(lot().balance(mm).gross_g, None, most, LengthUnit::Mm).unwrap().doubt;
     assert_eq!(doubt(19_999.0), None);
     assert_eq!(doubt(20_700.0), None, "a wire may be as much thicker than it is said to be");
     let doubt = doubt(200_000.0).unwrap();
@@ -228,9 +227,9 @@ fn less_than_the_empty_spool_is_no_wire() {
 #[test]
 fn a_difference_within_what_a_scale_can_tell_is_not_made_much_of() {
     let lot = lot();
-    let near = lot.weighed(lot.standing(10_000.0).gross_g, None, held(10_100.0), LengthUnit::Mm).unwrap();
+    let near = lot.weighed(lot.balance(10_000.0).gross_g, None, held(10_100.0), LengthUnit::Mm).unwrap();
     assert!(near.text.contains("the same as in stock, as near as the scale can tell"), "{}", near.text);
-    let far = lot.weighed(lot.standing(10_000.0).gross_g, None, held(12_000.0), LengthUnit::Mm).unwrap();
+    let far = lot.weighed(lot.balance(10_000.0).gross_g, None, held(12_000.0), LengthUnit::Mm).unwrap();
     assert!(far.text.contains("2 m less"), "{}", far.text);
 }
 

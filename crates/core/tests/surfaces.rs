@@ -64,13 +64,13 @@ fn covered_wire_does_not_stand_for_bare() {
 #[test]
 fn it_is_said_with_the_metal_and_read_back() {
     let hook = usual("hook-clasp");
-    let said = |text: &str| hook.changed("metal", &Change::Typed(text.to_owned()), &bench()).unwrap().wire;
+    let text = |text: &str| hook.changed("metal", &Change::Typed(text.to_owned()), &bench()).unwrap().wire;
     assert_eq!(
-        (said("plated copper").metal, said("plated copper").surface),
+        (text("plated copper").metal, text("plated copper").surface),
         (Metal::Copper, Surface::Plated)
     );
-    assert_eq!((said("coated").metal, said("coated").surface), (Metal::SterlingSilver, Surface::Coated));
-    let plated = PatternRequest { wire: said("plated copper"), ..hook.clone() };
+    assert_eq!((text("coated").metal, text("coated").surface), (Metal::SterlingSilver, Surface::Coated));
+    let plated = PatternRequest { wire: text("plated copper"), ..hook.clone() };
     assert!(
         plated.wire.shown(LengthUnit::Mm).contains("plated copper"),
         "{}",

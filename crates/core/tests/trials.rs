@@ -103,7 +103,7 @@ fn an_accepted_trial_is_cut_by_the_plan() {
     let silver = told.request.transferred(&wire, &Workshop::default()).unwrap();
     assert!((silver.request.allowance_mm - 3.0).abs() < 0.02);
     assert!(
-        silver.differences.iter().any(|said| said.contains("What your trials showed is kept: its blank is"))
+        silver.differences.iter().any(|text| text.contains("What your trials showed is kept: its blank is"))
     );
 }
 

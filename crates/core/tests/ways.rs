@@ -116,12 +116,12 @@ fn one_piece_at_a_time_hangs_on_the_spool() {
         let event = Event {
             key: format!("press-{n:04}"),
             step_n: u32::try_from(at).unwrap() + 1,
-            happened: EventKind::Done,
+            kind: EventKind::Done,
             n: pieces,
             reason: String::new(),
             at: "2026-03-02T18:00:00Z".parse().unwrap(),
         };
-        let allowed = batch.may_happen(&tasks, &batch.standing(&tasks, events), &event);
+        let allowed = batch.may_happen(&tasks, &batch.progress(&tasks, events), &event);
         if allowed.is_ok() {
             events.push(event);
         }
@@ -131,11 +131,11 @@ fn one_piece_at_a_time_hangs_on_the_spool() {
         press(&mut events, at, 1).unwrap();
     }
     for piece in 0..6 {
-        assert_eq!(batch.standing(&tasks, &events).at, Some(first), "piece {piece} is begun");
+        assert_eq!(batch.progress(&tasks, &events).at, Some(first), "piece {piece} is begun");
         let several = press(&mut events, first, 2);
         assert!(several.is_err(), "two cannot hang on one spool");
         for at in first..=cut {
-            assert_eq!(batch.standing(&tasks, &events).at, Some(at));
+            assert_eq!(batch.progress(&tasks, &events).at, Some(at));
             press(&mut events, at, 1).unwrap();
             if at < cut && piece < 5 {
                 let next = press(&mut events, first, 1).unwrap_err();
@@ -146,8 +146,8 @@ fn one_piece_at_a_time_hangs_on_the_spool() {
             }
         }
     }
-    let standing = batch.standing(&tasks, &events);
-    assert!(standing.tasks[..=cut].iter().all(|task| task.left_n == 0), "{:?}", standing.at);
+    let progress = batch.progress(&tasks, &events);
+    assert!(progress.tasks[..=cut].iter().all(|task| task.left_n == 0), "{:?}", progress.at);
 }
 
 #[rstest]

@@ -58,9 +58,9 @@ fn texts(value: &Value, found: &mut Vec<String>) {
 }
 
 #[track_caller]
-fn reads_well(said: &impl Serialize) {
+fn reads_well(text: &impl Serialize) {
     let mut found = vec![];
-    texts(&serde_json::to_value(said).unwrap(), &mut found);
+    texts(&serde_json::to_value(text).unwrap(), &mut found);
     assert!(found.is_empty(), "{found:#?}");
 }
 

@@ -86,7 +86,7 @@ fn a_short_line_is_answered_with_a_plan() {
     assert!(answer.unclear.is_empty() && answer.missing.is_empty() && answer.faults.is_empty());
     assert_eq!((request.rings_n, request.mandrel.diameter_mm), (120, 5.0));
     assert!((request.wire.size_mm - 1.02369).abs() < 1e-5);
-    assert!(answer.assumed.iter().any(|said| said.contains("AWG")), "{:?}", answer.assumed);
+    assert!(answer.assumed.iter().any(|text| text.contains("AWG")), "{:?}", answer.assumed);
     assert!(answer.headline.contains("5 mm inside"), "{}", answer.headline);
 }
 
@@ -148,7 +148,7 @@ fn unclear_words_are_pointed_at_by_place() {
     let words: Vec<&str> = answer.unclear.iter().map(|u| u.text.as_str()).collect();
     assert_eq!(words, ["frobnicated"]);
     assert_eq!((answer.unclear[0].from, answer.unclear[0].to), (36, 47));
-    assert!(answer.assumed.iter().any(|said| said == "“coper” is read as copper."), "{:?}", answer.assumed);
+    assert!(answer.assumed.iter().any(|text| text == "“coper” is read as copper."), "{:?}", answer.assumed);
     // What is not understood may be what matters.
     assert!(answer.headline.is_empty() && answer.request.is_none(), "{answer:?}");
 }
@@ -164,7 +164,7 @@ fn a_quantity_that_is_not_used_holds_the_answer_back() {
 #[test]
 fn of_two_lengths_the_wire_is_the_one_that_can_be() {
     let answer = ask("20 rings copper 1 mm 5 mm");
-    assert!(answer.assumed.iter().any(|said| said.contains("5 mm is read as the inside")), "{answer:?}");
+    assert!(answer.assumed.iter().any(|text| text.contains("5 mm is read as the inside")), "{answer:?}");
     assert_eq!(answer.request.unwrap().wire.size_mm, 1.0);
 }
 

@@ -122,7 +122,7 @@ fn scale(unit: &str) -> f64 {
 }
 
 /// Whether what a working comes to is the figure, as its instrument reads it.
-fn is_of(figure: &Figure, said: f64, near: f64) -> bool {
+fn is_of(figure: &Figure, text: f64, near: f64) -> bool {
     let Ok(value) = figure.value.parse::<f64>() else { return true };
     let weighed = figure.key.ends_with("mass") || figure.key == "weight";
     let scale = if weighed { 1.0 } else { scale(figure.unit) };
@@ -134,7 +134,7 @@ fn is_of(figure: &Figure, said: f64, near: f64) -> bool {
         "mm" if figure.inch.is_some() && value < 2.0 && places == 2 => 0.05,
         _ => 10f64.powi(-i32::try_from(places).unwrap()),
     };
-    (said - value * scale).abs() <= near + 0.51 * place * scale
+    (text - value * scale).abs() <= near + 0.51 * place * scale
 }
 
 /// The place of the last figure that counts: 10 of `670`, 0.1 of `1.2`.
@@ -154,7 +154,7 @@ fn adds_up(figure: &Figure) -> Result<usize, String> {
     for whole in numbers.split(';').filter(|part| part.contains('=')) {
         let part = whole.split(", so ").next().unwrap();
         let (left, shown) = part.split_once('=').unwrap();
-        let (Some(comes_to), Some(said)) = (worth(left), worth(shown)) else {
+        let (Some(comes_to), Some(text)) = (worth(left), worth(shown)) else {
             return Err(format!("unread {at}"));
         };
         // What it comes to is rounded to the places shown, and so are the numbers it is made of.
@@ -163,18 +163,18 @@ fn adds_up(figure: &Figure) -> Result<usize, String> {
             .map_or(0, |(_, after)| after.chars().take_while(char::is_ascii_digit).count());
         let place = 10f64.powi(-i32::try_from(places).unwrap());
         let terms = left.split_whitespace().filter(|part| part.parse::<f64>().is_ok()).count() as f64;
-        let near = (comes_to - said).abs() <= 0.51 * place * (terms + 1.0) + 0.01 + 0.0015 * said.abs();
+        let near = (comes_to - text).abs() <= 0.51 * place * (terms + 1.0) + 0.01 + 0.0015 * text.abs();
         if !near {
             return Err(at);
         }
         parts += 1;
-        ends_in.push((said, 0.51 * place));
+        ends_in.push((text, 0.51 * place));
         // `= 62.96, so 63`: rounded up to what can be counted, or to the ruler's next mark.
         if let Some(rounded) = whole.split_once(", so ").and_then(|(_, rounded)| worth(rounded)) {
             ends_in.push((rounded, 0.0));
         }
     }
-    if !ends_in.is_empty() && !ends_in.iter().any(|(said, near)| is_of(figure, *said, *near)) {
+    if !ends_in.is_empty() && !ends_in.iter().any(|(text, near)| is_of(figure, *text, *near)) {
         return Err(format!("the figure is another: {at}"));
     }
     if parts == 0 && !TOLD.contains(&figure.key) {

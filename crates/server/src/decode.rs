@@ -56,9 +56,9 @@ impl DecodeError {
             Self::Twice(name) => Fault::new(inside(name), text!("api-decode-twice", name)),
             Self::OtherKind { got, wanted } => Fault::new(path, text!("api-decode-other-kind", got, wanted)),
             Self::NoTime => Fault::new(path, text!("api-decode-no-time")),
-            Self::Said(said) => {
-                let full_stop = if said.ends_with('.') { "" } else { "." };
-                Fault::new(path, format!("{said}{full_stop}"))
+            Self::Said(message) => {
+                let full_stop = if message.ends_with('.') { "" } else { "." };
+                Fault::new(path, format!("{message}{full_stop}"))
             }
         }
     }
@@ -103,16 +103,16 @@ impl Display for DecodeError {
 impl std::error::Error for DecodeError {}
 
 impl Error for DecodeError {
-    fn custom<T: Display>(said: T) -> Self {
+    fn custom<T: Display>(message: T) -> Self {
         /// What was sent is repeated as far as a sentence carries.
         const CARRIES: usize = 300;
         // Its reader says it in its own words.
         if std::any::type_name::<T>().starts_with("jiff::") {
             return Self::NoTime;
         }
-        let said = said.to_string();
-        let shorter: String = said.chars().take(CARRIES).collect();
-        Self::Said(if shorter.len() < said.len() { format!("{shorter}…") } else { said })
+        let message = message.to_string();
+        let shorter: String = message.chars().take(CARRIES).collect();
+        Self::Said(if shorter.len() < message.len() { format!("{shorter}…") } else { message })
     }
 
     fn invalid_type(got: Unexpected<'_>, wanted: &dyn Expected) -> Self {

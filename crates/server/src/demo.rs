@@ -184,7 +184,7 @@ fn bring_batches(t: &Transaction, undo: i64, of: Vec<DemoBatch>) -> Result<(), S
         let spread = (demo.begun_minutes_ago - demo.runs_minutes) / steps;
         for (i, task) in tasks.iter().enumerate().take(demo.steps_done + 1) {
             let (all, next) = (i < demo.steps_done, i == demo.steps_done);
-            let (happened, n) = match (all, demo.runs_minutes > 0) {
+            let (kind, n) = match (all, demo.runs_minutes > 0) {
                 (true, _) => (EventKind::Done, task.n),
                 (false, true) => (EventKind::Started, 1),
                 (false, false) => (EventKind::Done, demo.then),
@@ -197,7 +197,7 @@ fn bring_batches(t: &Transaction, undo: i64, of: Vec<DemoBatch>) -> Result<(), S
             let event = Event {
                 key: format!("demo-{id}-{i}"),
                 step_n: task.step.step_n.try_into().unwrap_or(1),
-                happened,
+                kind,
                 n,
                 reason: String::new(),
                 at: ago(minutes),

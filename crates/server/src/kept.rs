@@ -4,8 +4,8 @@ use jiff::Timestamp;
 use jiff::civil::Date;
 use jiff::tz::TimeZone;
 use lorimant_core::bench::Batch;
-use lorimant_core::bench::sittings::agenda::ScheduleChange;
-use lorimant_core::bench::sittings::hours::Hours;
+use lorimant_core::bench::schedule::agenda::ScheduleChange;
+use lorimant_core::bench::schedule::hours::Hours;
 use lorimant_core::chain::ChainRequest;
 use lorimant_core::chain::weave::Weave;
 use lorimant_core::fault::{Fault, Faults, check_text};
@@ -202,8 +202,8 @@ impl Settings {
         faults.nest("hours", self.hours.check());
         faults.nest("labels", self.labels.check());
         if !self.time_zone.is_empty() && TimeZone::get(&self.time_zone).is_err() {
-            let said = text!("api-kept-there-no-time-zone-write", time_zone = quoted(&self.time_zone));
-            faults.add(Fault::new("time_zone", said));
+            let message = text!("api-kept-there-no-time-zone-write", time_zone = quoted(&self.time_zone));
+            faults.add(Fault::new("time_zone", message));
         }
         for (i, price) in self.metal_prices.iter().enumerate() {
             faults.keep(check_money(&format!("metal_prices[{i}].per_gram"), Some(price.per_gram)));
@@ -404,8 +404,8 @@ impl Kept for Pick {
 
     fn check(&self) -> Result<(), Faults> {
         if self.pieces_n == 0 || self.pieces_n > MOST_PIECES {
-            let said = text!("api-kept-not-number-pieces-enter-1", pieces_n = self.pieces_n, MOST_PIECES);
-            return Err(Fault::new("pieces_n", said).limit(f64::from(MOST_PIECES)).into());
+            let message = text!("api-kept-not-number-pieces-enter-1", pieces_n = self.pieces_n, MOST_PIECES);
+            return Err(Fault::new("pieces_n", message).limit(f64::from(MOST_PIECES)).into());
         }
         Ok(())
     }
@@ -415,8 +415,8 @@ impl Kept for Pick {
 fn named(noun: &str, name: &str, note: &str, request: Option<Faults>) -> Result<(), Faults> {
     let mut faults = Faults::none();
     if name.trim().is_empty() {
-        let said = text!("api-kept-enter-name-for", noun);
-        faults.add(Fault::new("name", said));
+        let message = text!("api-kept-enter-name-for", noun);
+        faults.add(Fault::new("name", message));
     }
     faults.keep(check_text("name", "name", name, 80));
     faults.keep(check_text("note", "note", note, 2000));

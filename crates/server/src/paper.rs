@@ -71,16 +71,16 @@ impl LabelPaper {
         }
         for (field, n, most) in [("columns_n", self.columns_n, 12), ("rows_n", self.rows_n, 30)] {
             if n == 0 || n > most {
-                let said = text!("api-paper-labels-do-not-fit-side", n, most);
-                faults.add(Fault::new(field, said).limit(f64::from(most)));
+                let message = text!("api-paper-labels-do-not-fit-side", n, most);
+                faults.add(Fault::new(field, message).limit(f64::from(most)));
             }
         }
         if faults.is_empty() {
             let (across, down) = (self.across_mm(self.columns_n), self.down_mm(self.rows_n));
             let over = |field: &str, mm: f64, sheet: f64| {
-                let said =
+                let message =
                     text!("api-paper-that-many-labels-need-mm", mm = fixed(mm, 1), sheet = fixed(sheet, 1));
-                (mm - sheet > 0.05).then(|| Fault::new(field, said).limit(sheet))
+                (mm - sheet > 0.05).then(|| Fault::new(field, message).limit(sheet))
             };
             let wide = over("columns_n", across - self.gap_across_mm, self.sheet_width_mm);
             let high = over("rows_n", down - self.gap_down_mm, self.sheet_height_mm);

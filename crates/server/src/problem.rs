@@ -55,7 +55,7 @@ impl Problem {
     /// The passphrase was typed wrong too often: so long nothing is listened to.
     pub fn too_soon(left: Duration) -> Self {
         let seconds = left.as_secs() + 1;
-        let said = text!(
+        let message = text!(
             "api-problem-passphrase-was-wrong-several-times",
             seconds = text!("count-second", n = seconds)
         );
@@ -63,7 +63,7 @@ impl Problem {
             StatusCode::TOO_MANY_REQUESTS,
             "/problems/too-soon",
             text!("api-problem-too-many-attempts"),
-            said,
+            message,
         )
     }
 
@@ -87,28 +87,33 @@ impl Problem {
 
     /// There is something here, but not to be asked so.
     pub fn wrong_method() -> Self {
-        let said = text!("api-problem-this-address-does-not-accept");
+        let message = text!("api-problem-this-address-does-not-accept");
         Self::new(
             StatusCode::METHOD_NOT_ALLOWED,
             "/problems/wrong-method",
             text!("api-problem-method-not-allowed"),
-            said,
+            message,
         )
     }
 
     pub fn too_large() -> Self {
-        let said = text!("api-problem-request-too-large-for-this");
-        Self::new(StatusCode::PAYLOAD_TOO_LARGE, "/problems/too-large", text!("api-problem-too-large"), said)
+        let message = text!("api-problem-request-too-large-for-this");
+        Self::new(
+            StatusCode::PAYLOAD_TOO_LARGE,
+            "/problems/too-large",
+            text!("api-problem-too-large"),
+            message,
+        )
     }
 
     /// An instrument does not answer; `instead` says what can be done without it.
     pub fn no_device(what: &str, error: &std::io::Error, instead: &str) -> Self {
-        let said = text!("api-problem-does-not-answer-check-that", what, error, instead);
+        let message = text!("api-problem-does-not-answer-check-that", what, error, instead);
         Self::new(
             StatusCode::SERVICE_UNAVAILABLE,
             "/problems/no-device",
             text!("api-problem-no-answer"),
-            said,
+            message,
         )
     }
 

@@ -33,7 +33,7 @@ async fn tell(workshop: &Workshop, id: i64, told: Value) -> Reply {
 }
 
 fn press(key: &str, step_n: usize, happened: &str, n: u32) -> Value {
-    json!({ "key": format!("press-{key}"), "step_n": step_n, "happened": happened, "n": n })
+    json!({ "key": format!("press-{key}"), "step_n": step_n, "kind": happened, "n": n })
 }
 
 /// The place of the first task of an operation, from 1.
@@ -44,8 +44,8 @@ async fn step_of(workshop: &Workshop, id: i64, operation: &str) -> usize {
 }
 
 async fn done_n(workshop: &Workshop, id: i64, step_n: usize) -> u64 {
-    let far = workshop.get(&format!("/api/batches/{id}/standing")).await.json();
-    far["standing"]["tasks"][step_n - 1]["done_n"].as_u64().unwrap()
+    let far = workshop.get(&format!("/api/batches/{id}/progress")).await.json();
+    far["progress"]["tasks"][step_n - 1]["done_n"].as_u64().unwrap()
 }
 
 /// Everything before a step is done.
@@ -92,7 +92,7 @@ async fn cutting_takes_wire_off_its_lot_and_taking_back_puts_it_there_again() {
     let (number, before) = (spool(&workshop, 1.29, 5000.0).await, 5000.0);
     let left = async || {
         let lot = workshop.get(&format!("/api/lots/{number}")).await.json();
-        lot["standing"]["left_mm"].as_f64().unwrap()
+        lot["balance"]["left_mm"].as_f64().unwrap()
     };
     let cut = step_of(&workshop, id, "cut").await;
     up_to(&workshop, id, cut).await;
@@ -118,7 +118,7 @@ async fn cutting_takes_wire_off_its_lot_and_taking_back_puts_it_there_again() {
 }
 
 #[tokio::test]
-async fn what_is_spoiled_goes_to_scrap_with_its_reason() {
+async fn what_is_scrapped_goes_to_scrap_with_its_reason() {
     let workshop = Workshop::empty();
     let id = begun(&workshop, 4).await;
     let bend = step_of(&workshop, id, "bend").await;
@@ -126,8 +126,8 @@ async fn what_is_spoiled_goes_to_scrap_with_its_reason() {
     let mut told = press("miss", bend, "spoiled", 1);
     told["reason"] = json!("cracked at the eye");
     let far = tell(&workshop, id, told).await.json();
-    assert_eq!(far["standing"]["whole_n"], 3);
-    assert_eq!(far["standing"]["scrapped"][0]["reason"], "cracked at the eye");
+    assert_eq!(far["progress"]["whole_n"], 3);
+    assert_eq!(far["progress"]["scrapped"][0]["reason"], "cracked at the eye");
     let led = workshop.get(&format!("/api/batches/{id}")).await.json();
     let one_g = led["tasks"][bend - 1]["one_g"].as_f64().unwrap();
     let scrap = workshop.get("/api/scrap").await.json();
@@ -135,9 +135,9 @@ async fn what_is_spoiled_goes_to_scrap_with_its_reason() {
     assert!((pile["mass_g"].as_f64().unwrap() - one_g).abs() < 0.001, "{scrap} {one_g}");
 }
 
-/// What is spoiled while it is cut leaves its lot and is scrap, and comes back with it where it was not spoiled after all.
+/// What is scrapped while it is cut leaves its lot and is scrap, and comes back with it where it was not scrapped after all.
 #[tokio::test]
-async fn wire_that_is_spoiled_at_the_cut_is_booked_and_comes_back() {
+async fn wire_that_is_scrapped_at_the_cut_is_booked_and_comes_back() {
     let workshop = Workshop::empty();
     let id = begun(&workshop, 5).await;
     let number = spool(&workshop, 1.29, 5000.0).await;
@@ -150,7 +150,7 @@ async fn wire_that_is_spoiled_at_the_cut_is_booked_and_comes_back() {
         let scrap = workshop.get("/api/scrap").await.json();
         let pile = scrap["piles"].as_array().unwrap().iter().find(|pile| pile["metal"] == "copper").cloned();
         let scrap_g = pile.map_or(0.0, |pile| pile["mass_g"].as_f64().unwrap());
-        (lot["standing"]["left_mm"].as_f64().unwrap(), scrap_g)
+        (lot["balance"]["left_mm"].as_f64().unwrap(), scrap_g)
     };
     // 1.29 mm copper of 8.96 g/cm³.
     let one_g = std::f64::consts::PI / 4.0 * 1.29_f64.powi(2) * one_mm * 8.96e-3;
@@ -191,7 +191,7 @@ async fn lot_pieces_and_scrap_balance_whatever_is_pressed(#[values(1, 2, 3, 4, 5
     let led = workshop.get(&format!("/api/batches/{id}")).await.json();
     let tasks = led["tasks"].as_array().unwrap();
     let one_mm = tasks[cut - 1]["off_the_spool_mm"].as_f64().unwrap();
-    // What is spoiled at the cut is all that left the spool, 1.29 mm copper of 8.96 g/cm³; later, what the piece still weighs.
+    // What is scrapped at the cut is all that left the spool, 1.29 mm copper of 8.96 g/cm³; later, what the piece still weighs.
     let cut_g = std::f64::consts::PI / 4.0 * 1.29_f64.powi(2) * one_mm * 8.96e-3;
     let weighs = |step: usize| if step == cut { cut_g } else { tasks[step - 1]["one_g"].as_f64().unwrap() };
     let last = tasks.len().min(cut + 3);
@@ -215,7 +215,7 @@ async fn lot_pieces_and_scrap_balance_whatever_is_pressed(#[values(1, 2, 3, 4, 5
             }
         }
         let lot = workshop.get(&format!("/api/lots/{number}")).await.json();
-        let left_mm = lot["standing"]["left_mm"].as_f64().unwrap();
+        let left_mm = lot["balance"]["left_mm"].as_f64().unwrap();
         let off_mm = f64::from(done[cut] + scrapped[cut]) * one_mm;
         assert!((5000.0 - left_mm - off_mm).abs() < 0.01, "{nth} {happened} at {step}: {left_mm} {off_mm}");
         let scrap = workshop.get("/api/scrap").await.json();
@@ -261,8 +261,8 @@ async fn a_batch_of_any_kind_balances_its_wire_to_its_end(
     let last = tasks.len();
     let (mut off_mm, mut scrapped) = (0.0, false);
     for nth in 0..2000 {
-        let far = workshop.get(&format!("/api/batches/{id}/standing")).await.json();
-        let Some(at) = far["standing"]["at"].as_u64() else { break };
+        let far = workshop.get(&format!("/api/batches/{id}/progress")).await.json();
+        let Some(at) = far["progress"]["at"].as_u64() else { break };
         let step = usize::try_from(at).unwrap() + 1;
         let one_mm = tasks[step - 1]["off_the_spool_mm"].as_f64().unwrap_or(0.0);
         // One piece is scrapped once it is made: its wire left the lot when it was cut.
@@ -275,11 +275,11 @@ async fn a_batch_of_any_kind_balances_its_wire_to_its_end(
         assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
         off_mm += if scraps { 0.0 } else { one_mm };
         let lot = workshop.get(&format!("/api/lots/{number}")).await.json();
-        let left_mm = lot["standing"]["left_mm"].as_f64().unwrap();
+        let left_mm = lot["balance"]["left_mm"].as_f64().unwrap();
         assert!((9000.0 - left_mm - off_mm).abs() < 0.01, "{kind} step {step}: {left_mm}, {off_mm} off");
     }
-    let far = workshop.get(&format!("/api/batches/{id}/standing")).await.json();
-    assert!(far["standing"]["at"].is_null(), "{kind} is not made: {far}");
+    let far = workshop.get(&format!("/api/batches/{id}/progress")).await.json();
+    assert!(far["progress"]["at"].is_null(), "{kind} is not made: {far}");
     assert!(off_mm > 0.0, "{kind} is cut from nothing");
 }
 
@@ -329,7 +329,7 @@ async fn what_runs_by_itself_is_timed_by_the_server() {
     let barrel = step_of(&workshop, id, "tumble").await;
     up_to(&workshop, id, barrel).await;
     let far = tell(&workshop, id, press("barrel", barrel, "started", 1)).await.json();
-    let task = &far["standing"]["tasks"][barrel - 1];
+    let task = &far["progress"]["tasks"][barrel - 1];
     let at = |value: &Value| value.as_str().unwrap().parse::<jiff::Timestamp>().unwrap();
     let ready = at(&task["ready_at"]).duration_since(at(&task["started_at"]));
     assert_eq!(ready.as_secs(), 2 * 3600);
@@ -345,12 +345,12 @@ async fn what_cannot_be_is_said_and_changes_nothing() {
     let cases = [
         (press("ahead", 4, "done", 1), "n", "not done yet"),
         (press("nowhere", 99, "done", 1), "step_n", "no step 99"),
-        (json!({ "key": "x", "step_n": 1, "happened": "done", "n": 1 }), "key", "8 to 64"),
+        (json!({ "key": "x", "step_n": 1, "kind": "done", "n": 1 }), "key", "8 to 64"),
     ];
-    for (told, field, said) in cases {
+    for (told, field, text) in cases {
         let reply = tell(&workshop, id, told).await;
         assert_eq!(reply.status, StatusCode::UNPROCESSABLE_ENTITY);
-        assert!(reply.fault(field).contains(said), "{}", reply.text());
+        assert!(reply.fault(field).contains(text), "{}", reply.text());
     }
     assert_eq!(done_n(&workshop, id, 1).await, 0);
     for n in [0, 100_001] {
@@ -380,8 +380,8 @@ async fn what_happened_goes_out_and_comes_in_with_the_workshop() {
     let there = Workshop::empty();
     let brought = there.ask("POST", "/api/workshop", out.text()).await;
     assert!(brought.status.is_success(), "{}", brought.text());
-    let far = |reply: Reply| reply.json()["standing"].clone();
-    let path = format!("/api/batches/{id}/standing");
+    let far = |reply: Reply| reply.json()["progress"].clone();
+    let path = format!("/api/batches/{id}/progress");
     assert_eq!(far(there.get(&path).await), far(workshop.get(&path).await));
     // So it was written before methods were called so, and those files are still about.
     let earlier = out.text().replace("\"methods\":", "\"schools\":");
@@ -450,7 +450,7 @@ fn not_one_piece_is_lost_or_counted_twice_through_forty_kills() {
     let last = pending.unwrap();
     let far = post(&address, &format!("batches/{id}/events"), &press(&last, 2, "done", 1)).unwrap();
     let pressed = pressed.load(Ordering::SeqCst);
-    assert_eq!(far["standing"]["tasks"][1]["done_n"].as_u64(), Some(pressed + 1));
+    assert_eq!(far["progress"]["tasks"][1]["done_n"].as_u64(), Some(pressed + 1));
     assert!(pressed >= KILLS);
     child.kill().unwrap();
 }
@@ -468,7 +468,7 @@ async fn hands_are_told_to_rest() {
         file.execute(sql, (format!("press-ago-{minutes_ago}"), entry, at.to_string())).unwrap();
     };
     let rest = async || {
-        let far = workshop.get(&format!("/api/batches/{other}/standing")).await.json();
+        let far = workshop.get(&format!("/api/batches/{other}/progress")).await.json();
         (far["at_it_min"].as_f64().unwrap().round(), far["rest_min"].as_f64())
     };
     assert_eq!(rest().await, (0.0, None));
@@ -509,7 +509,7 @@ async fn what_cannot_be_meant_is_refused() {
     let closed = workshop.post(&format!("/api/batches/{id}/archive"), &closing).await;
     assert_eq!(closed.status, StatusCode::OK, "{}", closed.text());
     let late = tell(&workshop, id, press("three", cut, "done", 1)).await;
-    assert!(late.fault("happened").contains("closed"), "{}", late.text());
+    assert!(late.fault("kind").contains("closed"), "{}", late.text());
     // The same press, sent again, is still the same.
     assert_eq!(tell(&workshop, id, press("one", cut, "done", 1)).await.status, StatusCode::OK);
     assert_eq!(done_n(&workshop, id, cut).await, 1);

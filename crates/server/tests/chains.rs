@@ -66,10 +66,10 @@ async fn a_chain_is_planned_from_rings_planned_or_measured(#[case] ring: Value, 
 #[case(json!({ "weave": "byzantine", "ring": { "wire": { "metal": "copper", "size_mm": 1.2, "section": "square" },
     "mandrel": { "diameter_mm": 5.0 } }, "length_mm": 90.0 }), "ring.wire.section", "round wire")]
 #[tokio::test]
-async fn what_cannot_be_planned_says_where(#[case] body: Value, #[case] field: &str, #[case] said: &str) {
+async fn what_cannot_be_planned_says_where(#[case] body: Value, #[case] field: &str, #[case] text: &str) {
     let reply = Workshop::empty().post("/api/chains/plan", &body).await;
     assert_eq!(reply.status, StatusCode::UNPROCESSABLE_ENTITY);
-    assert!(reply.fault(field).contains(said), "{}", reply.text());
+    assert!(reply.fault(field).contains(text), "{}", reply.text());
 }
 
 /// Twelve rings, each through the next two: it takes half a minute and more to work out.
@@ -122,11 +122,11 @@ async fn a_weave_that_cannot_be_says_which_pair_is_in_the_way() {
         tokio::time::sleep(std::time::Duration::from_millis(100)).await;
         job = workshop.get(&format!("/api/chains/relaxing/{}", job["job"])).await.json();
     }
-    let said = job["faults"][0]["message"].as_str().unwrap();
+    let text = job["faults"][0]["message"].as_str().unwrap();
     assert!(
-        said.contains("should go through each other and don't get there. Remove that link, or link others")
-            && said.contains("ring "),
-        "{said}"
+        text.contains("should go through each other and don't get there. Remove that link, or link others")
+            && text.contains("ring "),
+        "{text}"
     );
     let apart =
         json!({ "name": "two", "rings": ["ring"], "links": [{ "ring": 0, "through": 0, "cells_along": 2 }] });
@@ -211,15 +211,15 @@ async fn a_chain_goes_into_the_cut_plan_and_onto_the_bench() {
     for (i, task) in tasks.iter().enumerate().take(link) {
         assert_eq!(press(i, &task["n"], "all").await.status, StatusCode::OK);
     }
-    // Ring by ring; a spoiled one is replaced, and as many are still put in.
+    // Ring by ring; a scrapped one is replaced, and as many are still put in.
     assert_eq!(press(link, &json!(10), "ten").await.status, StatusCode::OK);
-    let spoiled = json!({ "key": "press-spoiled", "step_n": link + 1, "happened": "spoiled", "n": 1, "reason": "bent" });
-    let reply = workshop.post(&format!("/api/batches/{id}/events"), &spoiled).await;
+    let scrapped = json!({ "key": "press-scrapped", "step_n": link + 1, "happened": "spoiled", "n": 1, "reason": "bent" });
+    let reply = workshop.post(&format!("/api/batches/{id}/events"), &scrapped).await;
     assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
-    let standing =
-        workshop.get(&format!("/api/batches/{id}")).await.json()["standing"]["tasks"][link].clone();
-    assert_eq!(standing["done_n"], 10);
-    assert_eq!(standing["left_n"].as_u64().unwrap(), plan["open_n"].as_u64().unwrap() - 10);
+    let progress =
+        workshop.get(&format!("/api/batches/{id}")).await.json()["progress"]["tasks"][link].clone();
+    assert_eq!(progress["done_n"], 10);
+    assert_eq!(progress["left_n"].as_u64().unwrap(), plan["open_n"].as_u64().unwrap() - 10);
     let next =
         workshop.post("/api/chains/placing", &json!({ "request": chain(), "done_n": 10 })).await.json();
     assert_eq!((&next["placing"]["row"], &next["placing"]["ring_in_row_n"]), (&json!(3), &json!(3)));

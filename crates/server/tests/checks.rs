@@ -636,10 +636,10 @@ async fn what_is_planned_for_a_lot_is_cut_from_it() {
     let led = workshop.get(&format!("/api/batches/{batch}")).await.json();
     assert_eq!((led["lots"][0]["id"].as_i64(), led["lots"][1]["id"].as_i64()), (Some(planned), Some(other)));
     assert!(
-        led["lots"][1]["label"].as_str().is_some_and(|said| said.contains("which it is planned for")),
+        led["lots"][1]["label"].as_str().is_some_and(|text| text.contains("which it is planned for")),
         "{led}"
     );
-    assert!(!led["lots"][0]["label"].as_str().is_some_and(|said| said.contains("planned for")), "{led}");
+    assert!(!led["lots"][0]["label"].as_str().is_some_and(|text| text.contains("planned for")), "{led}");
     workshop.post("/api/picks", &json!({ "entry": entry, "pieces_n": 20 })).await;
     let wanted = workshop.get("/api/cut-plans/wanted").await;
     assert!(wanted.text().contains("Cut it from that lot, or plan it without one"), "{}", wanted.text());

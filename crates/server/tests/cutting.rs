@@ -60,7 +60,7 @@ async fn what_is_picked_is_planned_booked_and_put_back_in_one_step() {
     assert_eq!(booked.status, StatusCode::CREATED, "{}", booked.text());
     for piece in plan["stock"].as_array().unwrap() {
         let lot = workshop.get(&format!("/api/lots/{}", piece["stock"].as_str().unwrap())).await.json();
-        assert!((number(&lot["standing"]["left_mm"]) - number(&piece["offcut_mm"])).abs() < 0.002, "{lot}");
+        assert!((number(&lot["balance"]["left_mm"]) - number(&piece["offcut_mm"])).abs() < 0.002, "{lot}");
     }
     assert_eq!(wanted(&workshop).await.len(), 2);
     let undone = workshop.post(&format!("/api/undo/{}", booked.json()["undo"]), &json!({})).await;
@@ -311,8 +311,7 @@ async fn lots_are_found_filtered_and_counted() {
         holds["lots"].as_array().unwrap().iter().map(|lot| lot["name"].as_str().unwrap()).collect();
     assert_eq!(names, ["Brass straights 1", "Brass straights 2", "Stage brass"]);
     let rack = workshop.get("/api/lots?metal=brass").await.json();
-    let sum: f64 =
-        rack["lots"].as_array().unwrap().iter().map(|lot| number(&lot["standing"]["left_g"])).sum();
+    let sum: f64 = rack["lots"].as_array().unwrap().iter().map(|lot| number(&lot["balance"]["left_g"])).sum();
     let metals = workshop.get("/api/lots/metals").await.json();
     let brass = metals.as_array().unwrap().iter().find(|one| one["metal"] == "brass").unwrap();
     assert!((number(&brass["left_g"]) - sum).abs() < 1e-6);

@@ -96,9 +96,9 @@ fn a_file_moved_or_replaced_underneath_is_no_longer_written_to() {
     assert_eq!(served.keep("before").0, 201);
     std::fs::rename(&file, &away).unwrap();
     let (status, problem) = served.keep("after it was moved");
-    let said = problem["detail"].as_str().unwrap().to_owned();
-    assert_eq!(status, 503, "{said}");
-    assert!(said.starts_with("Nothing was changed: the workshop's file is no longer at /"), "{said}");
+    let text = problem["detail"].as_str().unwrap().to_owned();
+    assert_eq!(status, 503, "{text}");
+    assert!(text.starts_with("Nothing was changed: the workshop's file is no longer at /"), "{text}");
     std::fs::copy(&away, &file).unwrap();
     let (status, problem) = served.keep("after another was put there");
     assert_eq!(status, 503);
@@ -120,10 +120,10 @@ fn one_file_has_one_server() {
     for name in [&file, &link] {
         let second = program(&["serve", "--port", "0", "--data", name.to_str().unwrap()]);
         assert!(!second.status.success());
-        let said = String::from_utf8(second.stderr).unwrap();
+        let text = String::from_utf8(second.stderr).unwrap();
         let wanted =
             format!("another Lorimant is serving this file already, at {}. Use that one", served.address);
-        assert!(said.contains(&wanted), "{said}");
+        assert!(text.contains(&wanted), "{text}");
     }
     assert_eq!(served.keep("undisturbed").0, 201);
     drop(served);
@@ -140,13 +140,13 @@ fn one_file_has_one_server() {
     "PRAGMA application_id = 1282372201; PRAGMA user_version = 99; CREATE TABLE entries (id);",
     "newer"
 )]
-fn a_strangers_file_is_left_as_it_is(#[case] made: &str, #[case] said: &str) {
+fn a_strangers_file_is_left_as_it_is(#[case] made: &str, #[case] text: &str) {
     let folder = tempfile::tempdir().unwrap();
     let file = folder.path().join("other.db");
     rusqlite::Connection::open(&file).unwrap().execute_batch(made).unwrap();
     let before = std::fs::read(&file).unwrap();
     let refused = Store::open(&file).err().unwrap();
-    assert!(refused.to_string().contains(said), "{refused}");
+    assert!(refused.to_string().contains(text), "{refused}");
     assert_eq!(std::fs::read(&file).unwrap(), before, "it was changed");
     assert_eq!(std::fs::read_dir(folder.path()).unwrap().count(), 1, "something was left beside it");
 }

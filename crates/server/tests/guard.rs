@@ -168,8 +168,8 @@ fn it_does_not_listen_beyond_loopback_without_a_passphrase() {
         .output()
         .unwrap();
     assert!(!output.status.success());
-    let said = String::from_utf8_lossy(&output.stderr);
-    assert!(said.contains("has no passphrase"), "{said}");
+    let text = String::from_utf8_lossy(&output.stderr);
+    assert!(text.contains("has no passphrase"), "{text}");
 }
 
 /// Every path of the description answers, and nothing is named twice.

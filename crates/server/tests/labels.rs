@@ -85,15 +85,15 @@ async fn findings_with_many_marks_stay_on_their_label() {
 #[case("خاتم", Some("“خ” (U+062E) cannot be printed"))]
 #[case("heron 😀", Some("“😀” (U+1F600) cannot be printed"))]
 #[tokio::test]
-async fn a_name_prints_or_it_is_said(#[case] name: &str, #[case] said: Option<&str>) {
+async fn a_name_prints_or_it_is_said(#[case] name: &str, #[case] text: Option<&str>) {
     let workshop = Workshop::empty();
     let request = json!({ "wire": { "metal": "copper", "size_mm": 1 }, "mandrel": { "diameter_mm": 5 } });
     for file in ["cut-sheet.pdf", "label.pdf"] {
         let plan = json!({ "name": name, "request": request });
         let made = workshop.post(&format!("/api/rings/export/{file}"), &plan).await;
-        match said {
+        match text {
             None => assert!(made.bytes.starts_with(b"%PDF"), "{file}: {}", made.text()),
-            Some(said) => assert!(made.fault("name").starts_with(said), "{file}: {}", made.text()),
+            Some(text) => assert!(made.fault("name").starts_with(text), "{file}: {}", made.text()),
         }
     }
 }
@@ -164,9 +164,9 @@ async fn a_label_is_legible_or_said_to_be_too_small() {
             .collect()
     };
     let refused = workshop.post("/api/labels/labels.svg", &of(30.0, 20.0)).await;
-    let said = refused.fault("paper.width_mm");
-    assert!(said.contains("30 × 20 mm is too small") && said.contains("Enter at least"), "{said}");
-    let size = said.rsplit_once("at least ").unwrap().1.replace(" mm.", "");
+    let text = refused.fault("paper.width_mm");
+    assert!(text.contains("30 × 20 mm is too small") && text.contains("Enter at least"), "{text}");
+    let size = text.rsplit_once("at least ").unwrap().1.replace(" mm.", "");
     let (width, height) = size.split_once(" × ").unwrap();
     let (width, height): (f64, f64) = (width.parse().unwrap(), height.parse().unwrap());
     for (width, height) in [(width, height), (80.0, 45.0)] {

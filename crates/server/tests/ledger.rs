@@ -25,7 +25,7 @@ async fn book(workshop: &Workshop, id: i64, kind: &str, length_mm: f64) -> Reply
 }
 
 async fn left(workshop: &Workshop, id: i64) -> f64 {
-    workshop.get(&format!("/api/lots/{id}")).await.json()["standing"]["left_mm"].as_f64().unwrap()
+    workshop.get(&format!("/api/lots/{id}")).await.json()["balance"]["left_mm"].as_f64().unwrap()
 }
 
 async fn ledger(workshop: &Workshop, id: i64) -> Vec<Value> {
@@ -43,7 +43,7 @@ async fn wire_comes_in_by_length_or_by_weight() {
     assert_eq!(left(&workshop, id).await, 20_000.0);
     // A hundred grams of 1 mm copper: 100 / (π/4 · 8.96 g/m).
     let reply = workshop.post("/api/lots", &json!({ "lot": lot("By weight"), "mass_g": 100.0 })).await.json();
-    let metres = reply["lot"]["standing"]["left_mm"].as_f64().unwrap() / 1000.0;
+    let metres = reply["lot"]["balance"]["left_mm"].as_f64().unwrap() / 1000.0;
     let density = lorimant_core::wire::metal::Metal::Copper.figures().density_g_cm3;
     assert!((metres - 100.0 / (std::f64::consts::FRAC_PI_4 * density)).abs() < 1e-5, "{metres}");
     let both = json!({ "lot": lot("Both"), "mass_g": 100.0, "length_mm": 5.0 });
@@ -142,7 +142,7 @@ async fn receiving_is_undone_and_done_again() {
     let back = undo(&workshop, &reply["undo"]).await;
     assert_eq!(workshop.get("/api/lots").await.json()["total"], 0);
     assert_eq!(undo(&workshop, &back.json()["undo"]).await.status, StatusCode::OK);
-    assert_eq!(workshop.get("/api/lots").await.json()["lots"][0]["standing"]["left_mm"], 500.0);
+    assert_eq!(workshop.get("/api/lots").await.json()["lots"][0]["balance"]["left_mm"], 500.0);
 }
 
 #[tokio::test]
@@ -184,9 +184,9 @@ async fn a_rest_set_aside_leaves_the_spool_and_comes_back_with_one_undo() {
     let reply = workshop.post(&format!("/api/lots/{id}/set-aside"), &aside).await;
     assert_eq!(reply.status, StatusCode::CREATED, "{}", reply.text());
     let rest = &reply.json()["lot"];
-    assert_eq!((&rest["record"]["kind"], &rest["standing"]["left_mm"]), (&json!("offcut"), &json!(240.0)));
+    assert_eq!((&rest["record"]["kind"], &rest["balance"]["left_mm"]), (&json!("offcut"), &json!(240.0)));
     // Its share of 9.40 for 2 m.
-    assert_eq!(rest["standing"]["value"], "1.13");
+    assert_eq!(rest["balance"]["value"], "1.13");
     assert_eq!(left(&workshop, id).await, 1760.0);
     let too_long = json!({ "name": "Too long", "length_mm": 1761 });
     let refused = workshop.post(&format!("/api/lots/{id}/set-aside"), &too_long).await;

@@ -90,12 +90,12 @@ async fn a_finding_and_its_route_agree() {
 async fn what_cannot_be_done_says_which_step_and_why(
     #[case] asked: Value,
     #[case] field: &str,
-    #[case] said: &str,
+    #[case] text: &str,
 ) {
     let reply = Workshop::empty().post("/api/making/route", &asked).await;
     assert_eq!(reply.status, StatusCode::UNPROCESSABLE_ENTITY, "{}", reply.text());
     let fault = reply.fault(field);
-    assert!(fault.contains(said), "{fault}");
+    assert!(fault.contains(text), "{fault}");
 }
 
 #[tokio::test]

@@ -39,7 +39,7 @@ async fn what_was_kept_is_there_and_can_be_gone_on_with(#[values(1, 2, 3)] versi
     let lots = workshop.get("/api/lots").await.json();
     assert_eq!(lots["total"], u32::from(version >= 3));
     if version >= 3 {
-        assert_eq!(lots["lots"][0]["standing"]["left_mm"], 4880.0, "5 m bought, two of 60 mm cut");
+        assert_eq!(lots["lots"][0]["balance"]["left_mm"], 4880.0, "5 m bought, two of 60 mm cut");
     }
 
     let pin = json!({ "name": "New", "request": { "kind": "eye-pin", "wire": { "metal": "copper", "size_mm": 0.8 } } });
@@ -55,7 +55,7 @@ async fn what_an_older_program_did_can_still_be_undone() {
     let workshop = opened(3);
     assert_eq!(workshop.post("/api/undo/5", &json!({})).await.status, StatusCode::OK);
     let lots = workshop.get("/api/lots").await.json();
-    assert_eq!(lots["lots"][0]["standing"]["left_mm"], 5000.0);
+    assert_eq!(lots["lots"][0]["balance"]["left_mm"], 5000.0);
 }
 
 /// A batch that an older program began goes on where it was, is bagged, and covers what is ordered.
@@ -66,14 +66,14 @@ async fn a_batch_of_an_older_program_goes_on() {
     let rows = workshop.get("/api/batches").await.json();
     let id = rows[0]["id"].as_i64().unwrap();
     let led = workshop.get(&format!("/api/batches/{id}")).await.json();
-    let at = usize::try_from(led["standing"]["at"].as_u64().unwrap()).unwrap();
+    let at = usize::try_from(led["progress"]["at"].as_u64().unwrap()).unwrap();
     assert_eq!(
-        (&led["tasks"][at]["step"]["operation"], &led["standing"]["tasks"][at]["done_n"]),
+        (&led["tasks"][at]["step"]["operation"], &led["progress"]["tasks"][at]["done_n"]),
         (&json!("cut"), &json!(3))
     );
     for (i, task) in led["tasks"].as_array().unwrap().iter().enumerate().skip(at) {
         let n = if i == at { json!(1) } else { task["n"].clone() };
-        let press = json!({ "key": format!("press-new-{i}"), "step_n": i + 1, "happened": "done", "n": n });
+        let press = json!({ "key": format!("press-new-{i}"), "step_n": i + 1, "kind": "done", "n": n });
         let reply = workshop.post(&format!("/api/batches/{id}/events"), &press).await;
         assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
     }

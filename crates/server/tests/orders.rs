@@ -30,7 +30,7 @@ async fn made(workshop: &Workshop, id: i64) {
     let led = workshop.get(&format!("/api/batches/{id}")).await.json();
     for (i, task) in led["tasks"].as_array().unwrap().iter().enumerate() {
         let press =
-            json!({ "key": format!("press-{id}-{i}"), "step_n": i + 1, "happened": "done", "n": task["n"] });
+            json!({ "key": format!("press-{id}-{i}"), "step_n": i + 1, "kind": "done", "n": task["n"] });
         let reply = workshop.post(&format!("/api/batches/{id}/events"), &press).await;
         assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
     }
@@ -203,7 +203,7 @@ async fn a_cut_plan_is_over_everything_open_and_books_what_is_picked() {
     let both = vec![cut(&demands[0]["id"], 2), cut(&bench[0], 3)];
     let booked = workshop.post("/api/cut-plans/book", &book(both)).await;
     assert_eq!(booked.status, StatusCode::CREATED, "{}", booked.text());
-    let left = workshop.get("/api/lots").await.json()["lots"][0]["standing"]["left_mm"].as_f64().unwrap();
+    let left = workshop.get("/api/lots").await.json()["lots"][0]["balance"]["left_mm"].as_f64().unwrap();
     // What is left goes on to the bench, though it is shorter than what is usually kept.
     assert!((left - 180.0).abs() < 1e-6, "{left}");
 }
@@ -255,8 +255,8 @@ async fn labels_are_true_to_size_and_their_code_is_read(#[case] paper: Option<Va
     let document = roxmltree::Document::parse(&svg).unwrap();
     assert_eq!(document.root_element().attribute("width"), Some("80mm"));
     let texts: Vec<&str> = document.descendants().filter_map(|node| node.text()).collect();
-    for said in ["hooks", "20 pieces", "tin 3"] {
-        assert!(texts.contains(&said), "{said}: {texts:?}");
+    for text in ["hooks", "20 pieces", "tin 3"] {
+        assert!(texts.contains(&text), "{text}: {texts:?}");
     }
     let all = texts.join(" ");
     assert!(all.contains("1.29 mm") && all.contains("(16 AWG)") && all.contains("soft copper"), "{texts:?}");
@@ -313,7 +313,7 @@ async fn the_simulated_winder_counts_and_stops() {
     assert!(!refused.fault("run.from_n").is_empty());
 }
 
-/// Sittings are planned over what is ordered and begun; the calendar is read by a reader of another's making.
+/// ScheduleRequest are planned over what is ordered and begun; the calendar is read by a reader of another's making.
 #[tokio::test]
 async fn the_calendar_says_what_is_planned() {
     let workshop = Workshop::empty();
@@ -338,7 +338,7 @@ async fn the_calendar_says_what_is_planned() {
     assert!(with_work.len() > 1, "{}", planned["agenda"]);
     let text = workshop.get("/api/schedule/files/schedule.ics").await.text();
     let calendar = ical::IcalParser::new(text.as_bytes()).next().unwrap().unwrap();
-    let sittings: Vec<_> = calendar
+    let sessions: Vec<_> = calendar
         .events
         .iter()
         .filter(|event| {
@@ -346,7 +346,7 @@ async fn the_calendar_says_what_is_planned() {
             uid.value.as_ref().unwrap().starts_with("session-")
         })
         .collect();
-    assert_eq!(sittings.len(), with_work.len());
+    assert_eq!(sessions.len(), with_work.len());
     let mut uids = std::collections::BTreeSet::new();
     for event in &calendar.events {
         let of = |name: &str| {
@@ -357,10 +357,10 @@ async fn the_calendar_says_what_is_planned() {
         assert!(uids.insert(of("UID")), "each event has its own");
         assert!(of("DTSTART").ends_with('Z') && of("DTSTART") < of("DTEND"), "{}", of("DTSTART"));
     }
-    for (event, sitting) in sittings.iter().zip(&with_work) {
+    for (event, session) in sessions.iter().zip(&with_work) {
         let start = event.properties.iter().find(|one| one.name == "DTSTART").unwrap();
         let start = start.value.clone().unwrap();
-        let from = sitting["from"].as_str().unwrap().replace(['-', ':'], "");
+        let from = session["from"].as_str().unwrap().replace(['-', ':'], "");
         assert_eq!(start, from);
     }
     // The same lines as on the screen, and the same events however often they are asked for.
@@ -368,8 +368,8 @@ async fn the_calendar_says_what_is_planned() {
         let told = event.properties.iter().find(|one| one.name == "DESCRIPTION").unwrap();
         told.value.clone().unwrap().replace("\\,", ",")
     };
-    for (event, sitting) in sittings.iter().zip(&with_work) {
-        for run in sitting["runs"].as_array().unwrap() {
+    for (event, session) in sessions.iter().zip(&with_work) {
+        for run in session["runs"].as_array().unwrap() {
             let line =
                 format!("{}, {}", run["counted"].as_str().unwrap(), run["steps_text"].as_str().unwrap());
             assert!(told(event).contains(&line), "{} {line}", told(event));
@@ -455,13 +455,13 @@ async fn what_is_held_by_hand_is_kept_and_let_go() {
     let batch = workshop.post("/api/batches", &json!({ "entry": entry, "pieces_n": 6 })).await.json();
     let first = async || {
         let planned = workshop.get("/api/schedule").await.json();
-        let sittings = planned["agenda"]["sessions"].as_array().unwrap().clone();
-        let at = sittings.iter().position(|one| !one["runs"].as_array().unwrap().is_empty());
-        (sittings, at.unwrap(), planned["holds"].clone())
+        let sessions = planned["agenda"]["sessions"].as_array().unwrap().clone();
+        let at = sessions.iter().position(|one| !one["runs"].as_array().unwrap().is_empty());
+        (sessions, at.unwrap(), planned["holds"].clone())
     };
-    let (sittings, at, _) = first().await;
+    let (sessions, at, _) = first().await;
     let skipped =
-        workshop.post("/api/schedule/changes", &json!({ "skipped": { "from": sittings[at]["from"] } })).await;
+        workshop.post("/api/schedule/changes", &json!({ "skipped": { "from": sessions[at]["from"] } })).await;
     assert_eq!(skipped.status, StatusCode::CREATED, "{}", skipped.text());
     let (after, later, holds) = first().await;
     assert!(later > at && after[at]["skipped"] == true);
@@ -504,7 +504,7 @@ async fn how_a_batch_is_made_is_changed_before_it_is_begun() {
     // The plan it was begun from stays as it is.
     let plan = workshop.get(&format!("/api/findings/{entry}")).await.json();
     assert!(plan["record"]["request"].get("route").is_none(), "{plan}");
-    let press = json!({ "key": "press-one-1", "step_n": 1, "happened": "done", "n": 1 });
+    let press = json!({ "key": "press-one-1", "step_n": 1, "kind": "done", "n": 1 });
     workshop.post(&format!("/api/batches/{id}/events"), &press).await;
     let late = workshop.put(&path(2), &json!({})).await;
     assert!(late.fault("changes").contains("has been started"), "{}", late.text());
@@ -603,8 +603,8 @@ async fn what_is_set_aside_for_an_earlier_order_goes_to_a_later_one_only_when_sa
     let later = ordered(&workshop, &of("choir", "2099-06-01", 5)).await;
     let over = format!("/api/orders/{}/hand-over", later["id"]);
     let refused = workshop.post(&over, &json!({ "revision": 1, "line": 0, "n": 4 })).await;
-    let said = refused.fault("even_if_set_aside");
-    assert!(said.starts_with("2 in bags are free") && said.contains("wardrobe"), "{said}");
+    let text = refused.fault("even_if_set_aside");
+    assert!(text.starts_with("2 in bags are free") && text.contains("wardrobe"), "{text}");
     let free = workshop.post(&over, &json!({ "revision": 1, "line": 0, "n": 2 })).await;
     assert_eq!(free.status, StatusCode::OK, "{}", free.text());
     let all = json!({ "revision": 2, "line": 0, "n": 3, "even_if_set_aside": true });
@@ -621,8 +621,8 @@ async fn an_order_says_what_wire_it_is_short_of() {
     let of = |customer: &str, due: &str| json!({ "customer": customer, "due": due, "lines": [{ "entry": entry, "pieces_n": 10 }] });
     ordered(&workshop, &of("choir", "2099-06-01")).await;
     let short = workshop.get("/api/orders").await.json()[0]["short"].clone();
-    let said = short[0].as_str().unwrap().to_owned();
-    assert!(said.contains(" of "), "{short}");
+    let text = short[0].as_str().unwrap().to_owned();
+    assert!(text.contains(" of "), "{short}");
     // What is due first takes the wire there is: the order before has all of it, the later one is short of as much as before.
     let needs = workshop.get("/api/buying-list").await.json();
     let (wire, wanted_mm) = (&needs[0]["wire"], needs[0]["wanted_mm"].as_f64().unwrap());
@@ -633,5 +633,5 @@ async fn an_order_says_what_wire_it_is_short_of() {
     ordered(&workshop, &of("wardrobe", "2099-05-01")).await;
     let orders = workshop.get("/api/orders").await.json();
     assert_eq!((&orders[0]["for_whom"], &orders[0]["short"]), (&json!("wardrobe"), &json!([])));
-    assert_eq!(orders[1]["short"], json!([said]));
+    assert_eq!(orders[1]["short"], json!([text]));
 }

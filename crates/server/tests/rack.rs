@@ -52,13 +52,13 @@ async fn what_is_short_and_what_is_wrong() {
 #[tokio::test]
 async fn a_listing_is_read_and_a_blank_priced() {
     let asked = json!({ "text": "Sterling round 20 awg half hard 10 ft $18.288", "blank_mm": 50.0 });
-    let said = Workshop::empty().post("/api/listings/decode", &asked).await.json();
+    let text = Workshop::empty().post("/api/listings/decode", &asked).await.json();
     assert_eq!(
-        (said["metal"].as_str(), said["temper"].as_str()),
+        (text["metal"].as_str(), text["temper"].as_str()),
         (Some("sterling-silver"), Some("half-hard"))
     );
     // 18.288 for 3.048 m is 6 a metre; a twentieth of a metre is 0.30.
-    assert!((said["per_metre"].as_str().unwrap().parse::<f64>().unwrap() - 6.0).abs() < 1e-9);
-    assert!((said["per_blank"].as_str().unwrap().parse::<f64>().unwrap() - 0.3).abs() < 1e-9);
-    assert!(said["missing"].as_array().unwrap().is_empty(), "{said}");
+    assert!((text["per_metre"].as_str().unwrap().parse::<f64>().unwrap() - 6.0).abs() < 1e-9);
+    assert!((text["per_blank"].as_str().unwrap().parse::<f64>().unwrap() - 0.3).abs() < 1e-9);
+    assert!(text["missing"].as_array().unwrap().is_empty(), "{text}");
 }

@@ -26,7 +26,7 @@ async fn a_table_is_looked_at_then_brought_in_whole_and_undone_in_one() {
     let lots = workshop.get("/api/lots").await.json();
     assert_eq!(lots["total"], 2);
     assert_eq!(lots["lots"][1]["record"]["note"], "left drawer, top");
-    assert_eq!(lots["lots"][1]["standing"]["per_metre"], "0.47");
+    assert_eq!(lots["lots"][1]["balance"]["per_metre"], "0.47");
     workshop.post(&format!("/api/undo/{}", brought["undo"]), &json!({})).await;
     assert_eq!(workshop.get("/api/lots").await.json()["total"], 0);
 }
@@ -108,7 +108,7 @@ async fn the_table_that_goes_out_comes_back_in_the_same() {
     assert_eq!(here["total"], there["total"]);
     for (a, b) in here["lots"].as_array().unwrap().iter().zip(there["lots"].as_array().unwrap()) {
         assert_eq!((&a["name"], &a["record"]["wire"]), (&b["name"], &b["record"]["wire"]));
-        let (left_a, left_b) = (&a["standing"]["left_mm"], &b["standing"]["left_mm"]);
+        let (left_a, left_b) = (&a["balance"]["left_mm"], &b["balance"]["left_mm"]);
         assert!((left_a.as_f64().unwrap() - left_b.as_f64().unwrap()).abs() < 0.001);
     }
 }
@@ -268,9 +268,8 @@ async fn lines_of_the_ledger_come_in_for_lots_by_name() {
     let lines = "lot,change,length_mm,note\nBlue spool,cut,-615,hooks\nBlue spool,tried,-70,\n";
     let brought = import(&workshop, lines, false).await;
     assert_eq!(brought.status, StatusCode::OK, "{}", brought.text());
-    let left = async || {
-        workshop.get("/api/lots?metal=copper").await.json()["lots"][0]["standing"]["left_mm"].clone()
-    };
+    let left =
+        async || workshop.get("/api/lots?metal=copper").await.json()["lots"][0]["balance"]["left_mm"].clone();
     assert_eq!(left().await, 19_315.0);
     let out = workshop.get("/api/stock/tables/ledger.csv").await.text();
     assert!(out.contains("Blue spool,cut,-615.000,hooks,20"), "{out}");

@@ -45,7 +45,7 @@ fn program(arguments: &[&str]) -> Output {
     Command::new(env!("CARGO_BIN_EXE_lorimant")).args(arguments).stdin(Stdio::null()).output().unwrap()
 }
 
-fn said(output: &Output) -> String {
+fn text(output: &Output) -> String {
     format!("{}{}", String::from_utf8_lossy(&output.stdout), String::from_utf8_lossy(&output.stderr))
 }
 
@@ -112,10 +112,10 @@ async fn the_command_line_checks_and_restores() {
     drop((store, router));
     let (data, from) = (file.to_str().unwrap(), copy.to_str().unwrap());
     let checked = program(&["check", "--data", data]);
-    assert!(checked.status.success() && said(&checked).contains("is sound"), "{}", said(&checked));
+    assert!(checked.status.success() && text(&checked).contains("is sound"), "{}", text(&checked));
     let restored = program(&["restore", "--from", from, "--data", data]);
-    assert!(restored.status.success(), "{}", said(&restored));
-    assert!(said(&restored).contains("is kept in"), "{}", said(&restored));
+    assert!(restored.status.success(), "{}", text(&restored));
+    assert!(text(&restored).contains("is kept in"), "{}", text(&restored));
     let workshop = Workshop::of(folder, Store::open(&file).unwrap());
     assert_eq!(names(&workshop).await, ["kept"]);
     // A file whose kept sum is not that of its lines is not sound.
@@ -127,9 +127,9 @@ async fn the_command_line_checks_and_restores() {
         .unwrap();
     drop(connection);
     let checked = program(&["check", "--data", odd.to_str().unwrap()]);
-    assert!(!checked.status.success() && said(&checked).contains("Lot 999"), "{}", said(&checked));
+    assert!(!checked.status.success() && text(&checked).contains("Lot 999"), "{}", text(&checked));
     let refused = program(&["restore", "--from", odd.to_str().unwrap(), "--data", data]);
-    assert!(!refused.status.success(), "{}", said(&refused));
+    assert!(!refused.status.success(), "{}", text(&refused));
 }
 
 fn post(address: &str, name: &str) -> (u16, Value) {
@@ -494,7 +494,7 @@ fn a_damaged_file_is_restored_by_the_command_line() {
     assert!(Store::open(&file).unwrap().only_read().is_some_and(|why| why.contains("Restore a copy")));
     let (from, data) = (copy.to_str().unwrap(), file.to_str().unwrap());
     let restored = program(&["restore", "--from", from, "--data", data]);
-    assert!(restored.status.success(), "{}", said(&restored));
+    assert!(restored.status.success(), "{}", text(&restored));
     let store = Store::open(&file).unwrap();
     assert!(store.only_read().is_none());
     assert_eq!(std::fs::read(&store.copies()[0].path).unwrap(), bytes, "the damaged one is kept");

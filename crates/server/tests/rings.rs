@@ -48,9 +48,9 @@ async fn acceptance_figures_come_through(
 async fn the_least_request_takes_the_documented_defaults() {
     let least = json!({ "wire": { "metal": "copper", "size_mm": 1 }, "mandrel": { "diameter_mm": 5 } });
     let reply = Workshop::empty().post("/api/rings/plan", &least).await.json();
-    let said =
+    let text =
         "100 rings of soft copper, round 1 mm, wound by hand on the 5 mm rod and sawn with a 4/0 blade";
-    assert!(reply["text"].as_str().unwrap().starts_with(said), "{}", reply["text"]);
+    assert!(reply["text"].as_str().unwrap().starts_with(text), "{}", reply["text"]);
 }
 
 #[tokio::test]

@@ -215,8 +215,8 @@ async fn no_request_makes_it_fail_and_every_answer_is_stated() {
         if !reply.status.is_success() {
             let problem = reply.json();
             assert_eq!(problem["status"], reply.status.as_u16(), "{}", shown());
-            let said = problem["detail"].as_str().unwrap();
-            assert!(!said.is_empty() && said.len() < 4000, "{}", shown());
+            let text = problem["detail"].as_str().unwrap();
+            assert!(!text.is_empty() && text.len() < 4000, "{}", shown());
         }
     }
     // As many must be understood as refused, or nothing was tried.

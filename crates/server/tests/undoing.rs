@@ -8,7 +8,7 @@ use rstest::rstest;
 use serde_json::{Value, json};
 
 /// What stands in the workshop, without the times and revisions that only go on.
-async fn standing(workshop: &Workshop) -> Value {
+async fn progress(workshop: &Workshop) -> Value {
     let mut all = json!({});
     for path in [
         "/api/stock/all.json",
@@ -203,17 +203,17 @@ fn differing(a: &Value, b: &Value) -> Vec<String> {
 async fn every_write_is_taken_back_and_done_again() {
     for what in WRITES {
         let workshop = Workshop::demo();
-        let before = standing(&workshop).await;
+        let before = progress(&workshop).await;
         let batch = write(&workshop, what).await;
-        let after = standing(&workshop).await;
+        let after = progress(&workshop).await;
         assert!(!differing(&before, &after).is_empty(), "{what} changes nothing");
         let back = undo(&workshop, batch).await;
-        assert_eq!(differing(&before, &standing(&workshop).await), Vec::<String>::new(), "{what}, undone");
+        assert_eq!(differing(&before, &progress(&workshop).await), Vec::<String>::new(), "{what}, undone");
         let again = undo(&workshop, back).await;
-        assert_eq!(differing(&after, &standing(&workshop).await), Vec::<String>::new(), "{what}, done again");
+        assert_eq!(differing(&after, &progress(&workshop).await), Vec::<String>::new(), "{what}, done again");
         undo(&workshop, again).await;
         assert_eq!(
-            differing(&before, &standing(&workshop).await),
+            differing(&before, &progress(&workshop).await),
             Vec::<String>::new(),
             "{what}, undone again"
         );
@@ -224,15 +224,15 @@ async fn every_write_is_taken_back_and_done_again() {
 #[tokio::test]
 async fn a_day_of_writes_is_walked_back() {
     let workshop = Workshop::demo();
-    let mut states = vec![standing(&workshop).await];
+    let mut states = vec![progress(&workshop).await];
     let mut batches = vec![];
     for what in WRITES {
         batches.push(write(&workshop, what).await);
-        states.push(standing(&workshop).await);
+        states.push(progress(&workshop).await);
     }
     for (n, batch) in batches.into_iter().enumerate().rev() {
         undo(&workshop, batch).await;
-        let differs = differing(&states[n], &standing(&workshop).await);
+        let differs = differing(&states[n], &progress(&workshop).await);
         assert_eq!(differs, Vec::<String>::new(), "back before: {}", WRITES[n]);
     }
 }
@@ -322,7 +322,7 @@ async fn a_copy_of_the_workshop_is_taken_while_it_is_used() {
     let path = folder.path().join("copy.lorimant");
     std::fs::write(&path, &copy.bytes).unwrap();
     let other = Workshop::of(folder, lorimant_server::Store::open(&path).unwrap());
-    assert_eq!(standing(&other).await, standing(&workshop).await);
+    assert_eq!(progress(&other).await, progress(&workshop).await);
 }
 
 proptest! {
@@ -341,12 +341,12 @@ proptest! {
             let another = json!({ "name": "Another's", "request": { "kind": "eye-pin",
                 "wire": { "metal": "copper", "size_mm": 0.8 } } });
             let theirs = workshop.post("/api/findings", &another).await.json()["entry"].clone();
-            let start = standing(&workshop).await;
+            let start = progress(&workshop).await;
             let mut batches = vec![];
             for what in &writes {
                 batches.push(write(&workshop, what).await);
             }
-            let end = standing(&workshop).await;
+            let end = progress(&workshop).await;
             let mut back = vec![];
             for (i, batch) in batches.iter().rev().enumerate() {
                 if i == meanwhile % batches.len() {
@@ -361,11 +361,11 @@ proptest! {
                 }
                 back.push(undo(&workshop, *batch).await);
             }
-            assert_eq!(differing(&start, &standing(&workshop).await), Vec::<String>::new(), "{writes:?}");
+            assert_eq!(differing(&start, &progress(&workshop).await), Vec::<String>::new(), "{writes:?}");
             for batch in back.into_iter().rev() {
                 undo(&workshop, batch).await;
             }
-            assert_eq!(differing(&end, &standing(&workshop).await), Vec::<String>::new(), "{writes:?}");
+            assert_eq!(differing(&end, &progress(&workshop).await), Vec::<String>::new(), "{writes:?}");
         });
     }
 }
@@ -394,12 +394,12 @@ async fn a_damaged_record_fails_no_write() {
 async fn nobody_takes_back_what_others_went_on_with() {
     let workshop = Workshop::empty();
     let refused = async |undo: &Value, words: &[&str]| {
-        let before = standing(&workshop).await;
+        let before = progress(&workshop).await;
         let reply = workshop.post(&format!("/api/undo/{undo}"), &json!({})).await;
         assert_eq!(reply.status, StatusCode::CONFLICT, "{}", reply.text());
-        let said = reply.json()["detail"].as_str().unwrap().to_owned();
-        assert!(words.iter().all(|word| said.contains(word)), "{said}");
-        assert_eq!(standing(&workshop).await, before);
+        let text = reply.json()["detail"].as_str().unwrap().to_owned();
+        assert!(words.iter().all(|word| text.contains(word)), "{text}");
+        assert_eq!(progress(&workshop).await, before);
     };
     let added = async |path: &str, body: Value| {
         let reply = workshop.post(path, &body).await;
@@ -423,7 +423,7 @@ async fn nobody_takes_back_what_others_went_on_with() {
     let (hooks, hooks_undo) = added("/api/findings", json!({ "name": "hooks", "request": hook })).await;
     let (batch, batch_undo) = added("/api/batches", json!({ "entry": hooks, "pieces_n": 5 })).await;
     let press = async |key: &str, happened: &str| {
-        let press = json!({ "key": format!("press-{key}"), "step_n": 1, "happened": happened, "n": 1 });
+        let press = json!({ "key": format!("press-{key}"), "step_n": 1, "kind": happened, "n": 1 });
         let reply = workshop.post(&format!("/api/batches/{batch}/events"), &press).await;
         assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
     };

@@ -80,7 +80,7 @@ async fn act(workshop: &Workshop, what: u8, at: usize, mm: i32) -> Option<()> {
         }
         9 => {
             let batch = number(&one(workshop, "/api/batches", "", at).await?, "id")?;
-            let press = json!({ "key": format!("press-{at}-{mm}"), "step_n": 1, "happened": "done", "n": 1 });
+            let press = json!({ "key": format!("press-{at}-{mm}"), "step_n": 1, "kind": "done", "n": 1 });
             workshop.post(&format!("/api/batches/{batch}/events"), &press).await;
         }
         10 => {
@@ -175,8 +175,8 @@ async fn a_damaged_file_brings_nothing_in(#[case] damage: fn(&mut Vec<String>), 
     let before = out(&new).await;
     let refused = bring_in(&new, &lines.join("\n")).await;
     assert_eq!(refused.status, StatusCode::UNPROCESSABLE_ENTITY, "{}", refused.text());
-    let said = refused.json()["detail"].as_str().unwrap().to_owned();
-    assert!(said.contains(says), "{said}");
+    let text = refused.json()["detail"].as_str().unwrap().to_owned();
+    assert!(text.contains(says), "{text}");
     assert_eq!(out(&new).await, before);
 }
 

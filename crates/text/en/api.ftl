@@ -212,11 +212,11 @@ api-routes-rings-there-no-file-called-there = There is no file called { $file }.
 api-session-this-not-passphrase-check-capitals = This is not the passphrase. Check capitals and spaces.
 api-session-this-device-no-longer-signed = This device is no longer signed in.
 
-## api-sittings
+## api-sessions
 
-api-sittings-servers = the server's
-api-sittings-schedule = The schedule is
-api-sittings-schedule-ics-day-pdf = schedule.ics and day.pdf
+api-sessions-servers = the server's
+api-sessions-schedule = The schedule is
+api-sessions-schedule-ics-day-pdf = schedule.ics and day.pdf
 
 ## api-whole
 

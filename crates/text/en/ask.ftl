@@ -160,27 +160,27 @@ ask-rings-wire-g-for = { $all_mm } of wire ({ $wire_mass_g } g) for { $rings_n }
 
 ## ask-said
 
-ask-said-mm = { $mm } mm = { $mm2 }
-ask-said-line-already-says-for-keep = The line already says “{ $other }” for the { $noun }. Keep one of them.
-ask-said-pulled-straight = pulled straight { $n }
-ask-said-hammered = hammered to { $mm }
-ask-said-slip-over = to slip over { $mm }
-ask-said-blade = { $blade } blade
-ask-said-on = on the { $rod }
-ask-said-ounce-read-as-28-35 = An ounce is read as 28.35 g. Write ozt for the troy ounce of precious metals, 31.1 g.
-ask-said-inside-times-wire = inside { $ratio } times the wire
-ask-said-rod-number-read-as = “{ $text }” is read as { $size } across. For a numbered one write “number 30” or “US 8”.
-ask-said-mirrored = mirrored
-ask-said-read-as = { $note } Read as { $metal }.
-ask-said-oval-by-or-write-oval = An oval of { $mm } by { $mm2 }, or { $n } of { $mm2 }? Write “oval { $text }” or “{ $n } rings”.
-ask-said-inside = inside { $long } × { $short }
-ask-said-wire-size = wire size
-ask-said-length-wire = length of wire
-ask-said-1-ring = 1 ring
-ask-said-rings = { $n } rings
-ask-said-1-pair = 1 pair
-ask-said-pairs = { $n } pairs
-ask-said-make = { $n } to make
+ask-parsed-mm = { $mm } mm = { $mm2 }
+ask-parsed-line-already-says-for-keep = The line already says “{ $other }” for the { $noun }. Keep one of them.
+ask-parsed-pulled-straight = pulled straight { $n }
+ask-parsed-hammered = hammered to { $mm }
+ask-parsed-slip-over = to slip over { $mm }
+ask-parsed-blade = { $blade } blade
+ask-parsed-on = on the { $rod }
+ask-parsed-ounce-read-as-28-35 = An ounce is read as 28.35 g. Write ozt for the troy ounce of precious metals, 31.1 g.
+ask-parsed-inside-times-wire = inside { $ratio } times the wire
+ask-parsed-rod-number-read-as = “{ $text }” is read as { $size } across. For a numbered one write “number 30” or “US 8”.
+ask-parsed-mirrored = mirrored
+ask-parsed-read-as = { $note } Read as { $metal }.
+ask-parsed-oval-by-or-write-oval = An oval of { $mm } by { $mm2 }, or { $n } of { $mm2 }? Write “oval { $text }” or “{ $n } rings”.
+ask-parsed-inside = inside { $long } × { $short }
+ask-parsed-wire-size = wire size
+ask-parsed-length-wire = length of wire
+ask-parsed-1-ring = 1 ring
+ask-parsed-rings = { $n } rings
+ask-parsed-1-pair = 1 pair
+ask-parsed-pairs = { $n } pairs
+ask-parsed-make = { $n } to make
 
 ## ask-token
 

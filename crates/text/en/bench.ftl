@@ -75,44 +75,44 @@ hours-sessions-week-too-many-enter = { $weekly } sessions a week are too many. E
 hours-ends-before-starts-enter-end = { $day }: it ends before it starts. Enter an end time on the same day.
 hours-two-sessions-overlap = { $day }: two sessions overlap.
 
-## sittings
+## sessions
 
-sittings-session-must-end-after-starts = A session must end after it starts, and start after the one before it ends.
-sittings-enter-date-time-for-due = Enter a date and time for the due date.
-sittings-minutes-cannot-be-negative = Minutes cannot be negative.
-sittings-there-no-such-work-pin = There is no such work to pin.
-sittings-minutes-handwork-in-session = minutes of handwork in a session
-sittings-rest = rest
-sittings-time-between-rests = time between rests
-sittings-effort-session = effort of a session
+schedule-session-must-end-after-starts = A session must end after it starts, and start after the one before it ends.
+schedule-enter-date-time-for-due = Enter a date and time for the due date.
+schedule-minutes-cannot-be-negative = Minutes cannot be negative.
+schedule-there-no-such-work-pin = There is no such work to pin.
+schedule-minutes-handwork-in-session = minutes of handwork in a session
+schedule-rest = rest
+schedule-time-between-rests = time between rests
+schedule-effort-session = effort of a session
 
-## sittings-place
+## sessions-place
 
-sittings-place-no-bench-hours-yet-enter = No bench hours yet: enter when you work at the bench.
-sittings-place-one-too-much-for-hands = One “{ $named }” is too much for the hands in one session: use softer or thinner wire.
-sittings-place-one-takes-longer-than-session = One “{ $named }” takes longer than a session, or than the time between rests.
-sittings-place-runs-longer-than-tumbler-may = “{ $named }” runs longer than the tumbler may between quiet hours.
-sittings-place-no-time-left-in-next = No time left in the next { $days } days for “{ $named }” and the steps after it: add hours, or make fewer.
+schedule-place-no-bench-hours-yet-enter = No bench hours yet: enter when you work at the bench.
+schedule-place-one-too-much-for-hands = One “{ $named }” is too much for the hands in one session: use softer or thinner wire.
+schedule-place-one-takes-longer-than-session = One “{ $named }” takes longer than a session, or than the time between rests.
+schedule-place-runs-longer-than-tumbler-may = “{ $named }” runs longer than the tumbler may between quiet hours.
+schedule-place-no-time-left-in-next = No time left in the next { $days } days for “{ $named }” and the steps after it: add hours, or make fewer.
 
-## standing
+## batch-progress
 
-standing-there-no-step-this-batch = There is no step { $step_n }: this batch has { $tasks }.
-standing-key-event-must-be-8 = The key of an event must be 8 to 64 plain characters.
-standing-at = { $why } at “{ $named }”.
-standing-enter-at-least-1 = Enter at least 1.
-standing-everything-done = Everything is done
-standing-one-piece-still-on-spool = One piece is still on the spool. Finish it and cut it first
-standing-left-to-reject = { $whole_n } are left, so { $n } is too many
-standing-step-before-not-done-yet = The step before it is not done yet
-standing-here-so-too-many = { $may_n } here, so { $n } is too many
-standing-scrap-can-only-be-recorded = Scrap can only be recorded at a step that counts pieces.
-standing-can-be-undone = { $most } can be undone
-standing-scrapped = { $most } scrapped
-standing-nothing-runs-on-its-own = Nothing runs on its own at this step.
-standing-already-running = It is already running
-standing-no-turns-counted-at-this = No turns are counted at this step.
-standing-everything-done-at = Everything is done at “{ $named }”.
-standing-turns-too-many-for-one = { $n } turns are too many for one coil. Enter at most { $MOST_TURNS }.
+batch-progress-there-no-step-this-batch = There is no step { $step_n }: this batch has { $tasks }.
+batch-progress-key-event-must-be-8 = The key of an event must be 8 to 64 plain characters.
+batch-progress-at = { $why } at “{ $named }”.
+batch-progress-enter-at-least-1 = Enter at least 1.
+batch-progress-everything-done = Everything is done
+batch-progress-one-piece-still-on-spool = One piece is still on the spool. Finish it and cut it first
+batch-progress-left-to-reject = { $whole_n } are left, so { $n } is too many
+batch-progress-step-before-not-done-yet = The step before it is not done yet
+batch-progress-here-so-too-many = { $may_n } here, so { $n } is too many
+batch-progress-scrap-can-only-be-recorded = Scrap can only be recorded at a step that counts pieces.
+batch-progress-can-be-undone = { $most } can be undone
+batch-progress-scrapped = { $most } scrapped
+batch-progress-nothing-runs-on-its-own = Nothing runs on its own at this step.
+batch-progress-already-running = It is already running
+batch-progress-no-turns-counted-at-this = No turns are counted at this step.
+batch-progress-everything-done-at = Everything is done at “{ $named }”.
+batch-progress-turns-too-many-for-one = { $n } turns are too many for one coil. Enter at most { $MOST_TURNS }.
 
 ## task
 

@@ -42,7 +42,7 @@ chain-figures-repeats-rings-in-repeat = repeats × rings in a repeat
 chain-figures-no-two-linked-rings-both = No two linked rings are both pre-closed.
 chain-figures-exact-within-half-repeat-length = Exact, within half a repeat of length.
 chain-figures-rings-make = rings to make
-chain-figures-scrap-spare = { $spoiled_share } % scrap, { $spares_n } spare
+chain-figures-scrap-spare = { $scrap_share } % scrap, { $spares_n } spare
 chain-figures-includes-usual-scrap-from-opening = Includes the usual scrap from opening and closing, and a few spares for repairs.
 chain-figures-rings-chains-1-scrap-spares = rings × chains × (1 + scrap) + spares
 chain-figures-set-in-your-workshop-settings = Set in your workshop settings.
@@ -193,7 +193,7 @@ chain-sentence-with-2 = , with{ " " }
 chain-sentence-no-ease = no ease
 chain-sentence-ease = { $ease_mm } of ease
 chain-sentence-spare-ring = spare ring
-chain-sentence-scrap = { $spoiled_share } % scrap
+chain-sentence-scrap = { $scrap_share } % scrap
 chain-sentence-rings-inside = : rings { $inside_mm } inside
 
 ## chain-sheet
@@ -260,13 +260,13 @@ weaves-as-four-in-one-but = As four in one, but denser: each ring goes through t
 weaves-three-strand-twist = three-strand twist
 weaves-each-ring-through-next-two = Each ring through the next two, always to the same side: round, and it twists like a rope.
 
-## ring-standing
+## ring-role
 
-ring-standing = standing of a ring
-ring-standing-there = there
-ring-standing-through = goes through
-ring-standing-taken-up = taken up
-ring-standing-new = the new ring
+ring-role = role of a ring
+ring-role-there = there
+ring-role-through = goes through
+ring-role-taken-up = taken up
+ring-role-new = the new ring
 
 ## geometry-view
 
@@ -297,7 +297,7 @@ chain-slot-second-mandrel = rod of the second part
 chain-slot-clasp = clasp
 chain-slot-ease = ease
 chain-slot-spares = spare rings
-chain-slot-spoiled = scrap share
+chain-slot-scrap = scrap share
 
 ## suits
 

@@ -177,7 +177,7 @@ practice-half-as-uneven-as-at = half as uneven as at first, or better
 practice-more-even-than-at-first = more even than at first
 practice-about-as-even-as-at = about as even as at first
 practice-less-even-than-at-first = less even than at first: rest your hands and try another day
-practice-sets-from = { $spreads_mm } sets, from { $first } to { $last }: { $said }.
+practice-sets-from = { $spreads_mm } sets, from { $first } to { $last }: { $message }.
 
 ## learn-reading
 
@@ -210,7 +210,7 @@ rescue-trim-extra-lifted-turns-leaving = Trim the extra lifted turns, leaving th
 rescue-anneal-before-any-further-bend = { " " }Anneal it before any further bend.
 rescue-leave-at-harder-wider-there = Leave it at { $by }: it is harder and wider there.{ $value }
 rescue-piece-still-comes-out-complete = The piece still comes out complete.
-rescue-make-instead = Make the { $label } { $rounded } instead of { $said }.
+rescue-make-instead = Make the { $label } { $rounded } instead of { $instead }.
 rescue-the = the { $what }
 rescue-straighten-2 = Straighten { $what }. { $told }{ $anneal }
 

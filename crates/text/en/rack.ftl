@@ -214,9 +214,9 @@ scale-scale-overloaded-take-some-weight = The scale is overloaded. Take some wei
 scale-scales-pan-off-or-lifted = The scale's pan is off or lifted. Put it back and press zero.
 scale-scale-reports-fault-gives-no = The scale reports a fault and gives no weight. See its manual.
 scale-weight = weight
-scale-not-weight-enter-one-such = { $said } is not a weight. Enter one such as 182.31 g.
-scale-could-be-or-write-as = { $said } could be { $value } or { $thousands }. Write it as one of these.
-scale-below-zero-zero-scale-first = { $said } is below zero. Zero the scale first.
+scale-not-weight-enter-one-such = { $message } is not a weight. Enter one such as 182.31 g.
+scale-could-be-or-write-as = { $message } could be { $value } or { $thousands }. Write it as one of these.
+scale-below-zero-zero-scale-first = { $message } is below zero. Zero the scale first.
 scale-not-unit-weight-use-g = { $word } is not a unit of weight. Use g, kg, mg, oz, ozt, dwt, gr, ct or lb.
 
 ## scrap

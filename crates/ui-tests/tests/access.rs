@@ -5,7 +5,7 @@ use rstest::rstest;
 use thirtyfour::prelude::*;
 
 #[rstest]
-#[case("/today", "[data-test=next-sitting]")]
+#[case("/today", "[data-test=next-session]")]
 #[case("/rings", "[data-test=figures]")]
 #[case("/chains", "[data-test=chain-stage] canvas")]
 #[case("/saved", "[data-test=plans]")]
@@ -16,7 +16,7 @@ use thirtyfour::prelude::*;
 #[case("/wire/cutting-plan", "[data-test=strip] svg")]
 #[case("/wire/cost", "[data-test=cost-each]")]
 #[case("/orders", "[data-test=orders]")]
-#[case("/orders/schedule", "[data-test=sittings]")]
+#[case("/orders/schedule", "[data-test=sessions]")]
 #[case("/orders/stock", "[data-test=bags] svg")]
 #[case("/bench", "[data-test=begin]")]
 #[case("/measure", "[data-test=checks]")]
@@ -212,8 +212,8 @@ fn letters_find_a_choice_of_a_word() -> Result<()> {
         maker.find("[data-test=choice]").await?;
         maker.until("a choice in hand", || has_focus(maker, "[data-test=choice].chosen")).await?;
         maker.press("h").await?;
-        let said = "return document.activeElement.innerText";
-        ensure!(maker.script(said).await?.as_str().is_some_and(|said| said.starts_with('h')));
+        let text = "return document.activeElement.innerText";
+        ensure!(maker.script(text).await?.as_str().is_some_and(|text| text.starts_with('h')));
         maker.press(Key::Enter + "").await?;
         maker.gone("[data-test=editor]").await?;
         maker.sees("[data-test=sentence]", "ha").await
@@ -261,7 +261,7 @@ fn addresses_of_earlier_versions_lead_on() -> Result<()> {
             ("/check/lots?lot=62", "/measure/springback?lot=62"),
             ("/check/79", "/measure/79"),
             ("/patterns/room?kind=hook-clasp", "/findings/piece?kind=hook-clasp"),
-            ("/orders/sittings", "/orders/schedule"),
+            ("/orders/sessions", "/orders/schedule"),
         ] {
             maker.open(then).await?;
             let there = "return location.pathname + location.search";

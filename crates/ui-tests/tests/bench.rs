@@ -79,7 +79,7 @@ fn a_batch_is_made_to_its_end_and_put_away() -> Result<()> {
 
 /// What went wrong at a step is not scrap at once: the way leads to what it can still become, with the step it is at.
 #[test]
-fn what_is_spoiled_may_still_become_something() -> Result<()> {
+fn what_is_scrapped_may_still_become_something() -> Result<()> {
     at_the_bench(|maker| async move {
         begin(maker, "2").await?;
         on_to(maker, "roll the loop").await?;
@@ -119,7 +119,7 @@ fn two_devices_at_one_batch_count_together() -> Result<()> {
         let id = path.rsplit('/').next().unwrap_or_default().to_owned();
         let mut other = client::connect(&maker.server.address()).await?;
         for key in ["other-01", "other-02", "other-02"] {
-            let told = format!(r#"{{"key":"{key}","step_n":3,"happened":"done","n":1}}"#);
+            let told = format!(r#"{{"key":"{key}","step_n":3,"kind":"done","n":1}}"#);
             client::ask(&mut other, "POST", &format!("/api/batches/{id}/events"), &told).await?;
         }
         maker.sees(COUNT, "3 of 6").await?;

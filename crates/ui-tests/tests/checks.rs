@@ -22,9 +22,9 @@ async fn kept_rings(maker: &Maker, asked: &str, name: &str) -> Result<()> {
 async fn read(maker: &Maker, times: usize) -> Result<()> {
     for _ in 0..times {
         let readings = || async {
-            let said =
+            let text =
                 maker.script("return document.querySelector('[data-test=all-readings]')?.innerText ?? ''");
-            Ok::<_, anyhow::Error>(said.await?.as_str().unwrap_or_default().to_owned())
+            Ok::<_, anyhow::Error>(text.await?.as_str().unwrap_or_default().to_owned())
         };
         let before = readings().await?;
         maker.click("[data-test=read-caliper]").await?;

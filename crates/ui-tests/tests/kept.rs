@@ -396,9 +396,9 @@ fn a_full_disk_is_said_and_nothing_typed_is_lost() -> Result<()> {
 fn a_second_server_says_where_the_first_one_is() -> Result<()> {
     at_the_bench(|maker| async move {
         keep_sixty_brass_rings(maker).await?;
-        let said = lorimant_ui_tests::server::refused(&maker.server.file()).await?;
-        let told = said.split("already, at ").nth(1).and_then(|rest| rest.split(". ").next());
-        let address = told.with_context(|| format!("no address in {said:?}"))?;
+        let text = lorimant_ui_tests::server::refused(&maker.server.file()).await?;
+        let told = text.split("already, at ").nth(1).and_then(|rest| rest.split(". ").next());
+        let address = told.with_context(|| format!("no address in {text:?}"))?;
         maker.browser.driver.goto(format!("{address}saved")).await?;
         maker.fill("[data-test=find] input", "Chorus").await?;
         rows(maker, 1).await

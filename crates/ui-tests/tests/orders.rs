@@ -1,4 +1,4 @@
-//! From an order to a labelled bag: by keyboard alone, by touch alone; sittings, the shelf, Today.
+//! From an order to a labelled bag: by keyboard alone, by touch alone; sessions, the shelf, Today.
 use anyhow::{Context as _, Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench};
 use rstest::rstest;
@@ -165,11 +165,11 @@ fn what_is_said_wrong_of_an_order_is_said_where_it_stands() -> Result<()> {
 }
 
 #[test]
-fn sittings_are_left_out_held_and_taken_away() -> Result<()> {
+fn sessions_are_skipped_pinned_and_removed() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/orders/schedule").await?;
         maker.sees("[data-test=schedule-told]", "Everything is on time").await?;
-        let first = "[data-test=sittings] > li:first-child";
+        let first = "[data-test=sessions] > li:first-child";
         let when = maker.text(&format!("{first} h2")).await?;
         maker.click(&format!("{first} [data-test=leave-out]")).await?;
         maker.sees(first, "skipped").await?;
@@ -259,7 +259,7 @@ fn turns_of_a_coil_are_counted() -> Result<()> {
 fn today_says_what_is_next_and_takes_back_the_last() -> Result<()> {
     at_the_bench(|maker| async move {
         maker.open("/").await?;
-        maker.sees("[data-test=next-sitting]", "of handwork").await?;
+        maker.sees("[data-test=next-session]", "of handwork").await?;
         maker.sees("[data-test=due]", "Wardrobe, third act").await?;
         maker.open("/bench").await?;
         maker.choose("[data-test=piece]", "Lake Queen, long ear wires").await?;

@@ -35,8 +35,8 @@ impl Pseudo {
     }
 
     /// Two plain words beside each other that nobody typed.
-    fn is_english(&self, said: &str) -> bool {
-        let own = self.typed.iter().fold(said.to_lowercase(), |said, typed| said.replace(typed, "…"));
+    fn is_english(&self, text: &str) -> bool {
+        let own = self.typed.iter().fold(text.to_lowercase(), |text, typed| text.replace(typed, "…"));
         let plain = |word: &str| {
             let word = word.trim_matches(|letter: char| !letter.is_alphanumeric());
             word.len() > 2 && word.chars().all(|letter| letter.is_ascii_alphabetic())
@@ -49,7 +49,7 @@ impl Pseudo {
     fn in_answer(&self, of: &str, answer: &Value) -> Vec<String> {
         let mut all = BTreeSet::new();
         strings(answer, &mut all);
-        all.into_iter().filter(|said| self.is_english(said)).map(|said| format!("{of}: {said}")).collect()
+        all.into_iter().filter(|text| self.is_english(text)).map(|text| format!("{of}: {text}")).collect()
     }
 }
 
@@ -67,9 +67,9 @@ fn strings(value: &Value, into: &mut BTreeSet<String>) {
 /// Takes away what is English in every language: words to write into the ask line instead, and those of the line itself.
 fn without_words_of(line: &str, value: &mut Value) {
     match value {
-        Value::String(said) => {
+        Value::String(text) => {
             let words = line.split(' ').filter(|word| word.len() > 2);
-            *said = words.fold(said.clone(), |said, word| said.replace(word, "…"));
+            *text = words.fold(text.clone(), |text, word| text.replace(word, "…"));
         }
         Value::Array(values) => values.iter_mut().for_each(|value| without_words_of(line, value)),
         Value::Object(fields) => {
@@ -147,13 +147,13 @@ fn texts_of(svg: &str) -> impl Iterator<Item = &str> {
 fn lines_of(calendar: &str) -> Vec<String> {
     let whole = calendar.replace("\r\n ", "").replace("\n ", "");
     let told = ["SUMMARY", "DESCRIPTION", "X-WR-CALNAME"];
-    let mut said = vec![];
+    let mut text = vec![];
     for (name, text) in whole.lines().filter_map(|line| line.split_once(':')) {
         if told.iter().any(|one| name.starts_with(one)) {
-            said.push(text.replace("\\n", " ").replace('\\', ""));
+            text.push(text.replace("\\n", " ").replace('\\', ""));
         }
     }
-    said
+    text
 }
 
 /// Cards, cut sheets, drawings and labels are printed from one set of shapes; as SVG their texts can be read.
@@ -165,7 +165,7 @@ async fn no_plain_english_is_on_paper() -> Result<()> {
     let mut read = |of: &str, texts: Vec<String>| {
         read_n += texts.len();
         found.extend(
-            texts.into_iter().filter(|said| pseudo.is_english(said)).map(|said| format!("{of}: {said}")),
+            texts.into_iter().filter(|text| pseudo.is_english(text)).map(|text| format!("{of}: {text}")),
         );
     };
     let printed = [
@@ -195,7 +195,7 @@ async fn no_plain_english_is_on_paper() -> Result<()> {
 
 /// Each view with what is there once it is filled.
 const VIEWS: [(&str, &str); 22] = [
-    ("/today", "[data-test=next-sitting]"),
+    ("/today", "[data-test=next-session]"),
     ("/rings", "[data-test=figures]"),
     ("/chains", "[data-test=chain-stage] canvas"),
     ("/saved", "[data-test=plans]"),
@@ -206,7 +206,7 @@ const VIEWS: [(&str, &str); 22] = [
     ("/wire/cutting-plan", "[data-test=strip] svg"),
     ("/wire/cost", "[data-test=cost-each]"),
     ("/orders", "[data-test=orders]"),
-    ("/orders/schedule", "[data-test=sittings]"),
+    ("/orders/schedule", "[data-test=sessions]"),
     ("/orders/stock", "[data-test=bags] svg"),
     ("/bench", "[data-test=begin]"),
     ("/measure", "[data-test=checks]"),
@@ -220,9 +220,9 @@ const VIEWS: [(&str, &str); 22] = [
 ];
 
 /// What is read on the page, line by line, and what is said of its controls.
-const READ: &str = "const said = [...document.querySelectorAll('[aria-label], [placeholder], [title]')]\
+const READ: &str = "const text = [...document.querySelectorAll('[aria-label], [placeholder], [title]')]\
     .flatMap((one) => ['aria-label', 'placeholder', 'title'].map((name) => one.getAttribute(name))).filter(Boolean); \
-    return [...document.body.innerText.split('\\n'), ...said]";
+    return [...document.body.innerText.split('\\n'), ...text]";
 
 #[test]
 fn no_plain_english_is_on_a_page() -> Result<()> {

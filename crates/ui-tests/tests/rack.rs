@@ -228,7 +228,7 @@ fn what_a_piece_costs_is_set_against_buying_it() -> Result<()> {
         // The minutes of its route stand there to start from.
         let minutes = maker.find("[data-test=cost-minutes] input").await?.prop("value").await?;
         ensure!(
-            minutes.as_deref().is_some_and(|said| said.parse::<f64>().is_ok_and(|n| n > 1.0)),
+            minutes.as_deref().is_some_and(|text| text.parse::<f64>().is_ok_and(|n| n > 1.0)),
             "{minutes:?}"
         );
         maker.fill("[data-test=cost-minutes] input", "5").await?;

@@ -48,7 +48,7 @@ export type LabelPaper = Schemas['LabelPaper']
 export type MadeBag = Schemas['MadeBag']
 export type NewOrder = Schemas['NewOrder']
 export type OrderRow = Schemas['OrderRow']
-export type PlannedSittings = Schemas['PlannedSittings']
+export type PlannedSchedule = Schemas['PlannedSchedule']
 export type BatchRun = Schemas['BatchRun']
 export type SessionStep = Schemas['SessionStep']
 export type Recipe = Schemas['Recipe']
@@ -139,7 +139,7 @@ export class Refused extends Error {
 }
 
 /** What stands there instead, where somebody else changed a record first. */
-export const standing = (thrown: unknown) =>
+export const currentOf = (thrown: unknown) =>
   thrown instanceof Refused && thrown.problem.status === 409 ? (thrown.problem.current ?? null) : null
 
 export const api = createClient<paths>({ baseUrl: '/' })

@@ -262,7 +262,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/batches/{id}/standing": {
+    "/api/batches/{id}/progress": {
         parameters: {
             query?: never;
             header?: never;
@@ -270,7 +270,7 @@ export interface paths {
             cookie?: never;
         };
         /** How far a batch is: small enough to ask for again and again. */
-        get: operations["batch_standing"];
+        get: operations["batch_progress"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2361,7 +2361,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** What a spoiled piece can still become, by what wire is left of it. */
+        /** What a scrapped piece can still become, by what wire is left of it. */
         post: operations["rescue_piece"];
         delete?: never;
         options?: never;
@@ -2650,7 +2650,7 @@ export interface paths {
             cookie?: never;
         };
         /** Everything that is on its way or ordered, laid into the hours at the bench of the next four weeks. */
-        get: operations["plan_sittings"];
+        get: operations["plan_sessions"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2668,7 +2668,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Holds a step in its place, parts it, or leaves a sitting out. */
+        /** Holds a step in its place, parts it, or leaves a session out. */
         post: operations["hold"];
         delete?: never;
         options?: never;
@@ -2700,8 +2700,8 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The sittings as a file: `schedule.ics` for a calendar, `day.pdf` for the bench. */
-        get: operations["sittings_file"];
+        /** The sessions as a file: `schedule.ics` for a calendar, `day.pdf` for the bench. */
+        get: operations["schedule_file"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3193,7 +3193,7 @@ export interface components {
             layouts_n: number;
             /** @description When everything that finds its time is done, what is due first by first. */
             ready: components["schemas"]["Ready"][];
-            /** @description Sittings, one after another, those without work among them. */
+            /** @description ScheduleRequest, one after another, those without work among them. */
             sessions: components["schemas"]["AgendaSession"][];
             /** @description How it stands, in a sentence or two; nothing where there is nothing to do. */
             text: string;
@@ -3202,7 +3202,7 @@ export interface components {
             /** @description What comes too late, and what finds no time. */
             unmet: components["schemas"]["Unmet"][];
         };
-        /** @description A sitting with what is done in it. */
+        /** @description A session with what is done in it. */
         AgendaSession: {
             /** @description `18:00 to 20:00`, by the clock on the wall. */
             clock: string;
@@ -3498,13 +3498,32 @@ export interface components {
             at_it_min: number;
             /** @description The server's clock, UTC. */
             now: string;
+            /** @description How far it is. */
+            progress: components["schemas"]["BatchProgress"];
             /**
              * Format: double
              * @description How long a rest is due, minutes, where it is time for one as the workshop's hours say.
              */
             rest_min?: number | null;
-            /** @description How far it is. */
-            standing: components["schemas"]["BatchStanding"];
+        };
+        /** @description How far a batch is. */
+        BatchProgress: {
+            /** @description The task in hand, by its place: the first that is not done. None once all are. */
+            at?: number | null;
+            /**
+             * Format: double
+             * @description Minutes at the bench that are still to come, as the route reckons them.
+             */
+            left_min: number;
+            /** @description What was scrapped, in the order it was. */
+            scrapped: components["schemas"]["Scrapped"][];
+            /** @description Each task in order. */
+            tasks: components["schemas"]["TaskProgress"][];
+            /**
+             * Format: int32
+             * @description Pieces that are still whole.
+             */
+            whole_n: number;
         };
         /** @description A batch on its way, as a list shows it. */
         BatchRow: components["schemas"]["Entry_Batch"] & {
@@ -3555,25 +3574,6 @@ export interface components {
             steps_text: string;
             /** @description Hands are done, rests within included. */
             to: string;
-        };
-        /** @description How far a batch is. */
-        BatchStanding: {
-            /** @description The task in hand, by its place: the first that is not done. None once all are. */
-            at?: number | null;
-            /**
-             * Format: double
-             * @description Minutes at the bench that are still to come, as the route reckons them.
-             */
-            left_min: number;
-            /** @description What was spoiled, in the order it was. */
-            scrapped: components["schemas"]["Scrapped"][];
-            /** @description Each task in order. */
-            tasks: components["schemas"]["TaskStanding"][];
-            /**
-             * Format: int32
-             * @description Pieces that are still whole.
-             */
-            whole_n: number;
         };
         /**
          * @description What made a work begin when it does.
@@ -4097,7 +4097,7 @@ export interface components {
             rings_per_cell: number;
             /**
              * Format: int32
-             * @description Rings to make for all chains, spares and what is spoiled included.
+             * @description Rings to make for all chains, spares and what is scrapped included.
              */
             rings_to_make_n: number;
             /**
@@ -4153,7 +4153,7 @@ export interface components {
             ring: components["schemas"]["RingRequest"];
             /**
              * Format: double
-             * @description Share of the rings that is reckoned spoiled, 0 to 0.5; 0.03 if left out.
+             * @description Share of the rings that is expected to be scrapped, 0 to 0.5; 0.03 if left out.
              */
             scrap_share?: number;
             second_ring?: components["schemas"]["RingRequest"] | null;
@@ -4186,7 +4186,7 @@ export interface components {
          * @description A word of the list chain-slot.
          * @enum {string}
          */
-        ChainSlot: "chains" | "length" | "weave" | "across" | "temper" | "metal" | "size" | "lot" | "winding" | "mandrel" | "cutting" | "blade" | "second" | "second-metal" | "second-size" | "second-mandrel" | "clasp" | "ease" | "spares" | "spoiled";
+        ChainSlot: "chains" | "length" | "weave" | "across" | "temper" | "metal" | "size" | "lot" | "winding" | "mandrel" | "cutting" | "blade" | "second" | "second-metal" | "second-size" | "second-mandrel" | "clasp" | "ease" | "spares" | "scrap";
         /** @description A word of a chain's sentence to change. */
         ChainWordChange: {
             /** @description What to do to it. */
@@ -4374,7 +4374,7 @@ export interface components {
                 ring: components["schemas"]["RingRequest"];
                 /**
                  * Format: double
-                 * @description Share of the rings that is reckoned spoiled, 0 to 0.5; 0.03 if left out.
+                 * @description Share of the rings that is expected to be scrapped, 0 to 0.5; 0.03 if left out.
                  */
                 scrap_share?: number;
                 second_ring?: components["schemas"]["RingRequest"] | null;
@@ -5738,7 +5738,7 @@ export interface components {
                     step_n: number;
                 };
             } | {
-                /** @description A sitting is left out. */
+                /** @description A session is left out. */
                 skipped: {
                     /** @description When it would begin. */
                     from: string;
@@ -6311,13 +6311,13 @@ export interface components {
         Hours: {
             /**
              * Format: double
-             * @description Most of what hands feel in one sitting, as minutes of bending 20 AWG soft copper.
+             * @description Most of what hands feel in one session, as minutes of bending 20 AWG soft copper.
              * @default 240
              */
             most_effort_min: number;
             /**
              * Format: double
-             * @description Most minutes of hand work in one sitting.
+             * @description Most minutes of hand work in one session.
              * @default 120
              */
             most_min: number;
@@ -6745,7 +6745,7 @@ export interface components {
             /** @description The server's clock, UTC: what timers are counted by. */
             now: string;
             /** @description How far it is. */
-            standing: components["schemas"]["BatchStanding"];
+            progress: components["schemas"]["BatchProgress"];
             /** @description Its tasks in order: the operations of its route, for all of its pieces. */
             tasks: components["schemas"]["Task"][];
         };
@@ -6836,19 +6836,12 @@ export interface components {
             piece: components["schemas"]["Piece"];
             /**
              * Format: double
-             * @description How many more are made in case some are spoiled, per cent of what is made; 0 to 100.
+             * @description How many more are made in case some are scrapped, per cent of what is made; 0 to 100.
              */
             spares_percent?: number;
         };
-        /** @description A line as a list shows it. */
-        LineRow: components["schemas"]["LineStanding"] & {
-            /** @description The piece in a sentence. */
-            text: string;
-            /** @description What is owed in words: `24 pairs`. */
-            wanted: string;
-        };
         /** @description How a line of an order is covered. */
-        LineStanding: {
+        LineProgress: {
             /**
              * Format: int32
              * @description How many of them lie in bags.
@@ -6871,6 +6864,13 @@ export interface components {
              * @description How many of them are on their way, spares left out.
              */
             under_way_n: number;
+        };
+        /** @description A line as a list shows it. */
+        LineRow: components["schemas"]["LineProgress"] & {
+            /** @description The piece in a sentence. */
+            text: string;
+            /** @description What is owed in words: `24 pairs`. */
+            wanted: string;
         };
         /** @description A ring goes through another. It is the same whichever is named first. */
         Link: {
@@ -6994,6 +6994,28 @@ export interface components {
             tare_g?: number | null;
             /** @description The wire. */
             wire: components["schemas"]["Wire"];
+        };
+        /** @description What there is of a lot, in every way it is counted. */
+        LotBalance: {
+            /**
+             * Format: double
+             * @description The same with the empty spool, as a scale would show it, g.
+             */
+            gross_g: number;
+            /**
+             * Format: double
+             * @description Its mass, g.
+             */
+            left_g: number;
+            /**
+             * Format: double
+             * @description Length left, mm.
+             */
+            left_mm: number;
+            /** @description Price of a metre, where it is known. */
+            per_metre?: string | null;
+            /** @description What it cost, where its price is known. */
+            value?: string | null;
         };
         /** @description What was cut from one lot. */
         LotCut: {
@@ -7822,7 +7844,7 @@ export interface components {
             pieces_n: number;
             /**
              * Format: double
-             * @description How many more are made in case some are spoiled, per cent; 0 if left out.
+             * @description How many more are made in case some are scrapped, per cent; 0 if left out.
              */
             spares_percent?: number;
             wire?: components["schemas"]["Wire"] | null;
@@ -8784,8 +8806,8 @@ export interface components {
             text: string;
         };
         /** @description What is planned, and what it was planned by. */
-        PlannedSittings: {
-            /** @description Sittings with their steps. */
+        PlannedSchedule: {
+            /** @description ScheduleRequest with their steps. */
             agenda: components["schemas"]["Agenda"];
             /** @description What is held by hand. */
             holds: components["schemas"]["Entry_ScheduleChange"][];
@@ -8848,7 +8870,7 @@ export interface components {
             /** @description Of a blank, where one was to be priced. */
             of_blank?: string | null;
             /** @description Of a metre and of a gram, as far as they are known. */
-            said?: string | null;
+            text?: string | null;
         };
         /** @description A sheet in the tray of the simulated printer. */
         PrintedSheet: {
@@ -9422,13 +9444,13 @@ export interface components {
              * @description From its middle to the middle of its wire, mm.
              */
             radius_mm: number;
+            /** @description What it is at a placing. */
+            role: components["schemas"]["RingRole"];
             /**
              * Format: int32
              * @description The row it is in, from 1.
              */
             row: number;
-            /** @description What it is at a placing. */
-            standing: components["schemas"]["RingStanding"];
             /**
              * Format: double
              * @description Thickness of its wire, mm.
@@ -9618,10 +9640,10 @@ export interface components {
             wish?: components["schemas"]["Wish"];
         };
         /**
-         * @description A word of the list ring-standing.
+         * @description A word of the list ring-role.
          * @enum {string}
          */
-        RingStanding: "there" | "through" | "taken-up" | "new";
+        RingRole: "there" | "through" | "taken-up" | "new";
         /** @description A ring wanted in the hand, whatever the rod. */
         RingTarget: {
             /** @description How the coil is cut; sawn with a suited blade if left out. */
@@ -9866,7 +9888,7 @@ export interface components {
                 step_n: number;
             };
         } | {
-            /** @description A sitting is left out. */
+            /** @description A session is left out. */
             skipped: {
                 /** @description When it would begin. */
                 from: string;
@@ -9909,7 +9931,7 @@ export interface components {
             /** @description What all of them are worth, as far as prices are known. An estimate. */
             value: string;
         };
-        /** @description Pieces that were spoiled. */
+        /** @description Pieces that were scrapped. */
         Scrapped: {
             /**
              * Format: int32
@@ -10200,28 +10222,6 @@ export interface components {
             /** @description Where the spread comes from: rod, blade, hand, caliper. */
             source: components["schemas"]["Source"];
         };
-        /** @description What there is of a lot, in every way it is counted. */
-        Standing: {
-            /**
-             * Format: double
-             * @description The same with the empty spool, as a scale would show it, g.
-             */
-            gross_g: number;
-            /**
-             * Format: double
-             * @description Its mass, g.
-             */
-            left_g: number;
-            /**
-             * Format: double
-             * @description Length left, mm.
-             */
-            left_mm: number;
-            /** @description Price of a metre, where it is known. */
-            per_metre?: string | null;
-            /** @description What it cost, where its price is known. */
-            value?: string | null;
-        };
         /**
          * @description A word of the list start-set.
          * @enum {string}
@@ -10351,11 +10351,11 @@ export interface components {
         };
         /** @description A lot with what is left of it. */
         Stocked: components["schemas"]["Entry_Lot"] & {
+            /** @description What is left of it. */
+            balance: components["schemas"]["LotBalance"];
             /** @description Colour of its metal, `#rrggbb`. */
             colour: string;
             price_of?: components["schemas"]["PriceOf"] | null;
-            /** @description What is left of it. */
-            standing: components["schemas"]["Standing"];
             /** @description Its wire in words, in the workshop's unit. */
             wire_label: string;
         };
@@ -10553,7 +10553,7 @@ export interface components {
             off_the_spool_mm?: number | null;
             /**
              * Format: double
-             * @description What one weighs then, g: that much goes to scrap where it is spoiled.
+             * @description What one weighs then, g: that much goes to scrap where it is scrapped.
              */
             one_g: number;
             /** @description How clean that scrap is. */
@@ -10564,12 +10564,12 @@ export interface components {
             step: components["schemas"]["Step"];
             /**
              * Format: double
-             * @description What one that is spoiled here wastes off the spool, mm, where its wire is not cut off and booked before.
+             * @description What one that is scrapped here wastes off the spool, mm, where its wire is not cut off and booked before.
              */
             wasted_mm?: number | null;
         };
         /** @description How far one task is. */
-        TaskStanding: {
+        TaskProgress: {
             /**
              * Format: int32
              * @description How many are done.
@@ -10577,7 +10577,7 @@ export interface components {
             done_n: number;
             /**
              * Format: int32
-             * @description How many of those that came this far are still to do; none that was spoiled.
+             * @description How many of those that came this far are still to do; none that was scrapped.
              */
             left_n: number;
             /** @description When it is ready. */
@@ -10676,10 +10676,10 @@ export interface components {
              * @description How long ago it happened, s, where it waited for the server: up to a week; just now if left out.
              */
             ago_s?: number;
-            /** @description What happened. */
-            happened: components["schemas"]["EventKind"];
             /** @description Its own key, 8 to 64 characters: the same for the same press, however often it is sent. */
             key: string;
+            /** @description What happened. */
+            kind: components["schemas"]["EventKind"];
             /**
              * Format: int64
              * @description The lot that wire is cut from, where it is booked.
@@ -10690,7 +10690,7 @@ export interface components {
              * @description To how many.
              */
             n: number;
-            /** @description Why they were spoiled. */
+            /** @description Why they were scrapped. */
             reason?: string;
             /**
              * Format: int32
@@ -12645,7 +12645,7 @@ export interface operations {
             };
         };
     };
-    batch_standing: {
+    batch_progress: {
         parameters: {
             query?: never;
             header?: never;
@@ -20241,7 +20241,7 @@ export interface operations {
             };
         };
     };
-    plan_sittings: {
+    plan_sessions: {
         parameters: {
             query?: {
                 /** @description Whether what would help is worked out where something comes too late. */
@@ -20258,7 +20258,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PlannedSittings"];
+                    "application/json": components["schemas"]["PlannedSchedule"];
                 };
             };
             422: {
@@ -20397,10 +20397,10 @@ export interface operations {
             };
         };
     };
-    sittings_file: {
+    schedule_file: {
         parameters: {
             query?: {
-                /** @description The day, `2026-03-02`; the day of the next sitting if left out. */
+                /** @description The day, `2026-03-02`; the day of the next session if left out. */
                 day?: string;
             };
             header?: never;

@@ -2,7 +2,7 @@
 import { t } from '../text'
 import { useSessionStorage } from '@vueuse/core'
 
-/** What can hurt at a step: large until it was read once in this sitting, then small. */
+/** What can hurt at a step: large until it was read once in this session, then small. */
 const { caution = '' } = defineProps<{ caution?: string | null }>()
 const emit = defineEmits<{ read: [] }>()
 const read = useSessionStorage<string[]>('lorimant.cautions', [])

@@ -15,7 +15,7 @@ import MadeBatch from './MadeBatch.vue'
 import NoteDialog from './NoteDialog.vue'
 import PlacingStep from './PlacingStep.vue'
 import RestPrompt from './RestPrompt.vue'
-import SpoiledDialog from './SpoiledDialog.vue'
+import ScrapDialog from './ScrapDialog.vue'
 import TurnCounter from './TurnCounter.vue'
 import { minutesOf, spanOf, useServerClock } from './clock'
 import { makingOf } from './making'
@@ -36,16 +36,16 @@ const sound = useSound()
 /** Hands that have been at it for long are told to rest. */
 const rest = ref<BatchNow | null>(null)
 function heard(far: BatchNow) {
-  clock.said(far.now)
+  clock.set(far.now)
   rest.value = far.rest_min ? far : null
-  if (led.value) led.value = { ...led.value, standing: far.standing }
+  if (led.value) led.value = { ...led.value, progress: far.progress }
 }
 const { press, pending, unanswered } = usePresses(id, heard, notice.fail)
 
 async function open() {
   try {
     led.value = await data(api.GET('/api/batches/{id}', { params: { path: { id } } }))
-    clock.said(led.value.now)
+    clock.set(led.value.now)
   } catch (thrown) {
     gone.value = thrown instanceof Error ? thrown.message : String(thrown)
   }
@@ -60,8 +60,8 @@ onMounted(async () => {
 const fresh = computed(
   () =>
     !!led.value &&
-    led.value.standing.tasks.every((one) => one.done_n === 0 && !one.started_at && !one.turns_done_n) &&
-    !led.value.standing.scrapped.length &&
+    led.value.progress.tasks.every((one) => one.done_n === 0 && !one.started_at && !one.turns_done_n) &&
+    !led.value.progress.scrapped.length &&
     waiting.value.done === 0,
 )
 const making = computed(
@@ -74,17 +74,17 @@ async function remade() {
 }
 /** A step that is looked at; the one in hand where none is. */
 const looking = ref<number | null>(null)
-const inHand = computed(() => led.value?.standing.at ?? null)
+const inHand = computed(() => led.value?.progress.at ?? null)
 const at = computed(() => looking.value ?? inHand.value ?? null)
 const task = computed(() => (at.value === null ? null : (led.value?.tasks[at.value] ?? null)))
-const there = computed(() => (at.value === null ? null : (led.value?.standing.tasks[at.value] ?? null)))
+const there = computed(() => (at.value === null ? null : (led.value?.progress.tasks[at.value] ?? null)))
 const waiting = computed(() => pending.value((at.value ?? 0) + 1))
 const done = computed(() => (there.value?.done_n ?? 0) + waiting.value.done)
 const left = computed(() =>
-  Math.max(0, (there.value?.left_n ?? 0) - waiting.value.done - waiting.value.spoiled),
+  Math.max(0, (there.value?.left_n ?? 0) - waiting.value.done - waiting.value.scrapped),
 )
 const may = computed(() =>
-  Math.max(0, (there.value?.ready_n ?? 0) - waiting.value.done - waiting.value.spoiled),
+  Math.max(0, (there.value?.ready_n ?? 0) - waiting.value.done - waiting.value.scrapped),
 )
 const all = computed(() => done.value + left.value)
 const once = computed(() => task.value?.counted === 'once')
@@ -159,17 +159,17 @@ function look(by: 1 | -1) {
 }
 
 const noting = ref(false)
-const spoiling = ref(false)
-function spoil(reason: string) {
+const scrapping = ref(false)
+function scrap(reason: string) {
   // Wire that was not cut off yet leaves its lot with the piece.
   const from = task.value?.wasted_mm !== undefined && lot.value ? { lot: lot.value } : {}
   if (at.value !== null) press(at.value + 1, 'spoiled', { reason, ...from })
 }
 /** How many were scrapped at this step. */
 const scrapped = computed(() =>
-  (led.value?.standing.scrapped ?? [])
+  (led.value?.progress.scrapped ?? [])
     .filter((one) => one.step_n === (at.value ?? -1) + 1)
-    .reduce((sum, one) => sum + one.n, waiting.value.spoiled),
+    .reduce((sum, one) => sum + one.n, waiting.value.scrapped),
 )
 function unscrap() {
   if (at.value !== null && scrapped.value > 0) press(at.value + 1, 'rescued')
@@ -181,13 +181,13 @@ const rescue = computed(() => {
     ? `/measure/fix?batch=${id}&step=${task.value.step.step_n}`
     : undefined
 })
-const spoilable = computed(() => !!task.value?.scraps && may.value > 0)
+const scrappable = computed(() => !!task.value?.scraps && may.value > 0)
 
 const big = useTemplateRef<HTMLButtonElement>('big')
 /** A press by key was counted already: what the browser makes of it is no second one. */
 let keyed = false
 useEventListener('keydown', (event) => {
-  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || spoiling.value || noting.value)
+  if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || scrapping.value || noting.value)
     return
   const on = event.target as HTMLElement
   const elsewhere = on !== big.value && !!on.closest('button, a, select')
@@ -199,9 +199,9 @@ useEventListener('keydown', (event) => {
   } else if (event.key === 'Backspace') {
     event.preventDefault()
     if (!event.repeat) back()
-  } else if (event.key === 'x' && spoilable.value) {
+  } else if (event.key === 'x' && scrappable.value) {
     event.preventDefault()
-    spoiling.value = true
+    scrapping.value = true
   } else if (event.key === 'n') {
     event.preventDefault()
     noting.value = true
@@ -220,9 +220,9 @@ const clicked = () => (keyed ? undefined : onward())
         <template v-if="task"
           >{{ t('lead-view-step', { stepn: task.step.step_n, tasks: led.tasks.length }) }}
         </template>
-        <template v-if="led.standing.left_min > 0"
-          >{{ t('lead-view-about-left', { leftmin: minutesOf(led.standing.left_min) }) }} </template>{{
-          t('lead-view-good', { wholen: led.standing.whole_n })
+        <template v-if="led.progress.left_min > 0"
+          >{{ t('lead-view-about-left', { leftmin: minutesOf(led.progress.left_min) }) }} </template>{{
+          t('lead-view-good', { wholen: led.progress.whole_n })
         }}
       </span>
       <RouteMenu v-if="fresh && making" :desk="making" />
@@ -287,7 +287,7 @@ const clicked = () => (keyed ? undefined : onward())
           <v-btn variant="text" :disabled="done === 0" data-test="take-back" @click="back">{{
             t('lead-view-back-one')
           }}</v-btn>
-          <v-btn variant="text" :disabled="!spoilable" data-test="spoiled" @click="spoiling = true">
+          <v-btn variant="text" :disabled="!scrappable" data-test="scrap-one" @click="scrapping = true">
             {{ t('lead-view-scrap-one') }}
           </v-btn>
           <v-btn v-if="scrapped" variant="text" data-test="rescue-scrapped" @click="unscrap">
@@ -317,7 +317,7 @@ const clicked = () => (keyed ? undefined : onward())
         <button
           type="button"
           class="plain step"
-          :class="{ now: i === at, finished: led.standing.tasks[i]?.left_n === 0 }"
+          :class="{ now: i === at, finished: led.progress.tasks[i]?.left_n === 0 }"
           :aria-current="i === at ? 'step' : undefined"
           :title="one.step.named"
           @click="looking = i === inHand ? null : i"
@@ -331,7 +331,7 @@ const clicked = () => (keyed ? undefined : onward())
       :batch="{ id, revision: led.entry.revision, note: led.entry.record.note ?? '' }"
       @noted="open"
     />
-    <SpoiledDialog v-model="spoiling" :step="task?.step.named ?? ''" :rescue="rescue" @spoiled="spoil" />
+    <ScrapDialog v-model="scrapping" :step="task?.step.named ?? ''" :rescue="rescue" @scrapped="scrap" />
   </div>
   <p v-else-if="gone" class="page stop" role="alert">
     {{ gone }} <router-link to="/bench">{{ t('lead-view-back-bench') }}</router-link>

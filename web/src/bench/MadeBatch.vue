@@ -50,10 +50,10 @@ async function putAway() {
 <template>
   <form data-test="made" @submit.prevent="bag">
     <p class="reads">
-      {{ led.standing.whole_n }} <span class="of">{{ t('made-batch-made') }}</span>
+      {{ led.progress.whole_n }} <span class="of">{{ t('made-batch-made') }}</span>
     </p>
     <p class="text serif">{{ led.entry.description }}</p>
-    <p v-for="(one, i) in led.standing.scrapped" :key="i" class="quiet">
+    <p v-for="(one, i) in led.progress.scrapped" :key="i" class="quiet">
       {{
         t('made-batch-scrapped-at', {
           one: one.n,
@@ -62,7 +62,7 @@ async function putAway() {
         })
       }}
     </p>
-    <p v-if="led.standing.whole_n" class="text serif">
+    <p v-if="led.progress.whole_n" class="text serif">
       {{ t('made-batch-put-them-in-bag-in')
       }}<input
         v-model="place"
@@ -75,7 +75,7 @@ async function putAway() {
     </p>
     <p>
       <v-btn
-        v-if="led.standing.whole_n"
+        v-if="led.progress.whole_n"
         type="submit"
         color="primary"
         variant="flat"

@@ -8,7 +8,7 @@ export function useServerClock() {
   const here = useNow({ interval: 1000 })
   return {
     now: computed(() => here.value.getTime() + ahead.value),
-    said: (now: string) => (ahead.value = Date.parse(now) - Date.now()),
+    set: (now: string) => (ahead.value = Date.parse(now) - Date.now()),
   }
 }
 

@@ -48,8 +48,8 @@ export function usePresses(
     return all.sort((a, b) => a.at - b.at)
   }
 
-  function press(step_n: number, happened: Told['happened'], more: Partial<Told> = {}) {
-    const told: Told = { key: keyOf(), step_n, happened, n: 1, ...more }
+  function press(step_n: number, kind: Told['kind'], more: Partial<Told> = {}) {
+    const told: Told = { key: keyOf(), step_n, kind, n: 1, ...more }
     const one = { told, at: performance.timeOrigin + performance.now() }
     localStorage.setItem(prefix + told.key, JSON.stringify(one))
     waiting.value = [...waiting.value, one]
@@ -95,7 +95,7 @@ export function usePresses(
   async function listen() {
     if (document.visibilityState !== 'visible' || waiting.value.length) return
     try {
-      const far = await data(api.GET('/api/batches/{id}/standing', { params: { path: { id: batch } } }))
+      const far = await data(api.GET('/api/batches/{id}/progress', { params: { path: { id: batch } } }))
       unanswered.value = false
       // What was pressed meanwhile is answered by itself.
       if (!waiting.value.length) heard(far)
@@ -112,10 +112,10 @@ export function usePresses(
   /** How many more stand to be counted at a step than the server has said yet. */
   const pending = computed(() => (step_n: number) => {
     const here = waiting.value.filter(({ told }) => told.step_n === step_n)
-    const of = (happened: Told['happened']) =>
-      here.filter(({ told }) => told.happened === happened).reduce((sum, { told }) => sum + told.n, 0)
-    const turned = here.findLast(({ told }) => told.happened === 'turned')?.told.n
-    return { done: of('done') - of('taken-back'), spoiled: of('spoiled') - of('rescued'), turned }
+    const of = (kind: Told['kind']) =>
+      here.filter(({ told }) => told.kind === kind).reduce((sum, { told }) => sum + told.n, 0)
+    const turned = here.findLast(({ told }) => told.kind === 'turned')?.told.n
+    return { done: of('done') - of('taken-back'), scrapped: of('spoiled') - of('rescued'), turned }
   })
 
   return { press, pending, unanswered }

@@ -48,20 +48,20 @@ function look(ring: RingDrawn): Look {
     bold: false,
   }
   if (!props.placing) return plain
-  if (ring.standing === 'there')
+  if (ring.role === 'there')
     return {
       ...plain,
       body: mixed(background!, quiet!, 0.22),
       edge: mixed(background!, quiet!, 0.6),
       light: background!,
     }
-  const by = { new: primary!, through: metal, 'taken-up': warning! }[ring.standing]
+  const by = { new: primary!, through: metal, 'taken-up': warning! }[ring.role]
   return {
-    body: ring.standing === 'new' ? mixed(primary!, background!, 0.1) : by,
+    body: ring.role === 'new' ? mixed(primary!, background!, 0.1) : by,
     edge: mixed(by, ink!, dark ? 0.2 : 0.55),
     light: mixed(by, '#ffffff', 0.5),
-    ticked: ring.standing === 'taken-up',
-    bold: ring.standing === 'new',
+    ticked: ring.role === 'taken-up',
+    bold: ring.role === 'new',
   }
 }
 

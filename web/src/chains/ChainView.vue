@@ -169,7 +169,7 @@ const words: Record<ChainSlot, Word> = {
     says: t('chain-view-chain-stretches-with-wear-so'),
   },
   spares: { title: t('chain-view-spare-rings'), hint: 'a count' },
-  spoiled: { title: t('chain-view-expected-scrap'), hint: '3 %' },
+  scrap: { title: t('chain-view-expected-scrap'), hint: '3 %' },
 }
 
 const attempt = (work: Promise<unknown>) => work.catch(notice.fail)

@@ -180,7 +180,7 @@ export function draw(
   if (!letters) return
   // Where the new ring is hidden it still shows, as a dotted line over what hides it.
   rings.forEach((ring, i) => {
-    if (ring.standing !== 'new') return
+    if (ring.role !== 'new') return
     into.beginPath()
     for (let k = 0; k <= each; k++) {
       const gap = ring.gap_mm
@@ -200,7 +200,7 @@ export function draw(
   into.textAlign = 'center'
   into.textBaseline = 'middle'
   rings.forEach((ring, i) => {
-    if (ring.standing === 'there') return
+    if (ring.role === 'there') return
     // At the ring's nearest point, where nothing hides it.
     let best = i * each
     for (let k = 0; k < each; k++) {

@@ -232,7 +232,7 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
           </template>
           <p v-else class="which serif" data-test="all-measured">{{ t('check-view-everything-measured') }}</p>
           <p v-if="told" class="quiet" role="status" data-test="caliper-told">{{ told }}</p>
-          <p v-for="said in faults" :key="said" class="stop" role="alert">{{ said }}</p>
+          <p v-for="fault in faults" :key="fault" class="stop" role="alert">{{ fault }}</p>
           <div v-if="doubt" class="doubt" role="alert" data-test="doubt">
             <p>{{ doubt.told }}</p>
             <v-btn

@@ -187,7 +187,7 @@ const when = (text: string) => new Date(text).toLocaleDateString(undefined, { da
     <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="start-check">{{
       t('checks-view-measure-2')
     }}</v-btn>
-    <span v-for="said in faults" :key="said" class="stop fault" role="alert">{{ said }}</span>
+    <span v-for="fault in faults" :key="fault" class="stop fault" role="alert">{{ fault }}</span>
     <span v-if="what === 'trial'" class="quiet hint">{{ t('checks-view-left-over-what-you-trimmed') }}</span>
   </form>
 

@@ -136,7 +136,7 @@ const wear = () =>
       }}</v-btn>
       <v-btn data-test="jaw-calibrate" @click="calibrate">{{ t('jaw-view-calibrate-jaw-with-both') }}</v-btn>
     </span>
-    <span v-for="said in faults" :key="said" class="stop fault" role="alert">{{ said }}</span>
+    <span v-for="fault in faults" :key="fault" class="stop fault" role="alert">{{ fault }}</span>
   </form>
   <p v-if="told" class="told" role="status" data-test="jaw-told">{{ told }}</p>
   <section v-if="tapered.length" class="seen" data-test="jaws-seen">

@@ -70,7 +70,7 @@ const nameOf = (i: number) => props.dimensions.find((one) => one.key === keys.va
         t('match-panel-match')
       }}</v-btn>
     </form>
-    <p v-for="said in faults" :key="said" class="stop" role="alert">{{ said }}</p>
+    <p v-for="fault in faults" :key="fault" class="stop" role="alert">{{ fault }}</p>
     <template v-if="matching">
       <ul class="sets" data-test="sets">
         <li v-for="set in matching.sets" :key="set.pieces_n.join()" :class="{ watch: !set.passes }">

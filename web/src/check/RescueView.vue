@@ -124,7 +124,7 @@ async function open(request: Rescues['options'][number]['request']) {
     <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="what-now">{{
       t('rescue-view-what-can-i-make')
     }}</v-btn>
-    <span v-for="said in faults" :key="said" class="stop fault" role="alert">{{ said }}</span>
+    <span v-for="fault in faults" :key="fault" class="stop fault" role="alert">{{ fault }}</span>
   </form>
   <template v-if="rescues">
     <ul class="ways" data-test="rescues">

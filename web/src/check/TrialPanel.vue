@@ -102,7 +102,7 @@ async function again() {
         @change="note"
       />{{ t('trial-panel-left-over-at-end')
       }}<span class="quiet">{{ t('trial-panel-with-minus-if-was-too') }}</span>
-      <span v-for="said in faults" :key="said" class="stop" role="alert">{{ said }}</span>
+      <span v-for="fault in faults" :key="fault" class="stop" role="alert">{{ fault }}</span>
     </form>
     <p v-if="view.sheet.trials_before?.length" class="quiet" data-test="trials-before">
       {{ t('trial-panel-before')

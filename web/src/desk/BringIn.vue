@@ -65,14 +65,16 @@ async function bringIn(event: Event) {
       [answer.patterns.length, 'pattern', 'patterns'],
       [tools, 'tool', 'tools'],
     ] as const
-    const said = brought.filter(([n]) => n > 0).map(([n, one, several]) => `${n} ${n === 1 ? one : several}`)
+    const counts = brought
+      .filter(([n]) => n > 0)
+      .map(([n, one, several]) => `${n} ${n === 1 ? one : several}`)
     emit('brought')
     const here = answer.already_n
       ? t('bring-in-were-saved-already-left-as', { alreadyn: answer.already_n })
       : ''
-    if (said.length)
+    if (counts.length)
       notice.did(
-        t('bring-in-imported-from', { said: said.join(', '), name: file.name, here }),
+        t('bring-in-imported-from', { message: counts.join(', '), name: file.name, here }),
         answer.undo,
         () => emit('brought'),
       )

@@ -3,7 +3,7 @@ import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, data, standing } from '../api/client'
+import { api, data, currentOf } from '../api/client'
 import { useForm } from '../shared/form'
 import { useNotice } from '../shared/notice'
 import type { Desk, ShelfRecord } from './desk'
@@ -69,7 +69,7 @@ async function keep(asNew: boolean) {
     if (undo !== null && !props.then)
       notice.did(t('keep-dialog-saved-as', { name: name.value }), undo, () => emit('undone'))
   } catch (thrown) {
-    current.value = standing(thrown) as typeof current.value
+    current.value = currentOf(thrown) as typeof current.value
     if (!current.value) take(thrown)
   } finally {
     busy.value = false

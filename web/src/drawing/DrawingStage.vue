@@ -35,7 +35,7 @@ const place = useTemplateRef<HTMLElement>('place')
 const { width, height } = useElementSize(place)
 
 /** What each segment has spent, in figures, as far as they do not stand on each other. */
-const said = computed(() => {
+const labels = computed(() => {
   const stood: (readonly [number, number])[] = []
   return (props.tinted ? (props.parts ?? []) : []).map((part) => {
     const [x, y] = put(part.middle)
@@ -92,23 +92,23 @@ const CHARACTER = 7.3
 const LINE = 15
 interface Label {
   text: string
-  standing: ReturnType<typeof textOf>
+  at: ReturnType<typeof textOf>
 }
-function across({ text, standing }: Label) {
+function across({ text, at }: Label) {
   const wide = text.length * CHARACTER
-  const left = standing.x - { start: 0, middle: wide / 2, end: wide }[standing['text-anchor']]
+  const left = at.x - { start: 0, middle: wide / 2, end: wide }[at['text-anchor']]
   return { left, wide }
 }
 function apart<T extends Label>(labels: T[]): T[] {
   const boxes: { left: number; right: number; y: number }[] = []
   for (const label of labels) {
-    const { standing } = label
+    const { at } = label
     const { left, wide } = across(label)
     const meets = (y: number) =>
       boxes.some((box) => left < box.right && box.left < left + wide && Math.abs(box.y - y) < LINE)
     // Downward, since most labels that meet stand under the piece.
-    while (meets(standing.y) && standing.y < height.value - 4) standing.y += 3
-    boxes.push({ left, right: left + wide, y: standing.y })
+    while (meets(at.y) && at.y < height.value - 4) at.y += 3
+    boxes.push({ left, right: left + wide, y: at.y })
   }
   return labels
 }
@@ -117,7 +117,7 @@ const dimensions = computed(() => apart(laid.value))
 /** Where a label can be taken hold of: as high as a fingertip wants it. */
 function grip(label: Label) {
   const { left, wide } = across(label)
-  return { x: left - 4, y: label.standing.y - 19, width: wide + 8, height: 28 }
+  return { x: left - 4, y: label.at.y - 19, width: wide + 8, height: 28 }
 }
 const laid = computed(() =>
   props.drawing.dimensions.map((dimension) => {
@@ -130,7 +130,7 @@ const laid = computed(() =>
       x2: x! + along[1]! * 5,
       y2: y! - along[0]! * 5,
     })
-    const standing = textOf(dimension, from, to)
+    const at = textOf(dimension, from, to)
     // A label that stands away from its line is led to it.
     let lead = null
     if (
@@ -148,7 +148,7 @@ const laid = computed(() =>
       line: { x1: from[0], y1: from[1], x2: to[0], y2: to[1] },
       along,
       length,
-      standing,
+      at,
       lead,
       ticks: length > 0.5 ? [tick(from), tick(to)] : [],
     }
@@ -262,7 +262,7 @@ useEventListener('pointercancel', () => {
           <path
             v-if="tinted"
             :d="part.path"
-            :class="['tint', said.find((one) => one.part === part)?.kind]"
+            :class="['tint', labels.find((one) => one.part === part)?.kind]"
             :stroke-width="(drawing.shapes.find((shape) => shape.width_mm)?.width_mm ?? 1) * 0.55"
             data-test="tint"
           />
@@ -301,9 +301,9 @@ useEventListener('pointercancel', () => {
         <line v-if="dimension.length > 0.5" v-bind="dimension.line" />
         <line v-for="(tick, i) in dimension.ticks" :key="i" v-bind="tick" />
         <line v-if="dimension.lead" class="lead" v-bind="dimension.lead" />
-        <text v-bind="dimension.standing">{{ dimension.text }}</text>
+        <text v-bind="dimension.at">{{ dimension.text }}</text>
       </g>
-      <text v-for="(one, i) in said" :key="`spent-${i}`" class="spent-text" :x="one.x" :y="one.y">
+      <text v-for="(one, i) in labels" :key="`spent-${i}`" class="spent-text" :x="one.x" :y="one.y">
         {{ one.text }}
       </text>
       <text v-for="note in drawing.notes" :key="note.text" class="note" v-bind="beside(note)">

@@ -7,7 +7,7 @@ import type { Choice } from '../desk/desk'
 const { choice } = defineProps<{ choice: Choice<R> }>()
 const emit = defineEmits<{ choose: [choice: Choice<R>] }>()
 
-const said = computed(() => {
+const label = computed(() => {
   const { label, chosen, group } = choice
   // An answer to a question is in force; a step put in or left out can be taken back.
   if (!chosen || (group && !choice.step_n && !label.startsWith('leave out'))) return label
@@ -26,8 +26,8 @@ const said = computed(() => {
     @click="emit('choose', choice)"
   >
     <span
-      >{{ said
-      }}<span v-if="choice.chosen && choice.group && said === choice.label" class="quiet">
+      >{{ label
+      }}<span v-if="choice.chosen && choice.group && label === choice.label" class="quiet">
         {{ t('offer-line-now') }}</span
       ></span
     >

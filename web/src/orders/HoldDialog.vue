@@ -8,11 +8,11 @@ import PaperField from '../shared/PaperField.vue'
 import { countOf } from '../shared/typing'
 import { dayOf } from './words'
 
-/** Holds a step in a later sitting, or parts it between two. */
+/** Holds a step in a later session, or parts it between two. */
 const held = defineModel<{ run: BatchRun; work: SessionStep; part: boolean } | null>({ required: true })
 const props = defineProps<{
-  sittings: AgendaSession[]
-  hold: (body: ScheduleChange, said: string) => Promise<unknown>
+  sessions: AgendaSession[]
+  hold: (body: ScheduleChange, message: string) => Promise<unknown>
 }>()
 const open = useOpen(held)
 const { faults, attempt } = useForm()
@@ -20,7 +20,7 @@ const from = ref('')
 const first = ref('')
 
 const later = computed(() =>
-  props.sittings.filter(
+  props.sessions.filter(
     (one) => !one.skipped && (!held.value || Date.parse(one.to) > Date.parse(held.value.work.to)),
   ),
 )
@@ -42,8 +42,8 @@ const submit = () =>
     const { of } = now.run
     const at = from.value
     if (!at) throw refused([{ field: '', message: t('hold-dialog-there-no-later-session-within') }])
-    const sitting = later.value.find((one) => one.from === at)!
-    const when = `${dayOf(sitting.day)}, ${sitting.clock}`
+    const session = later.value.find((one) => one.from === at)!
+    const when = `${dayOf(session.day)}, ${session.clock}`
     if (!now.part)
       await props.hold({ 'not-before': { of, step_n, at } }, t('hold-dialog-not-before', { named, when }))
     else {

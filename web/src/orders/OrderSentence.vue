@@ -116,7 +116,7 @@ const typedOrder = computed(() => {
 })
 const settled = refDebounced(typedOrder, 400)
 const { data: promise } = useQuery({
-  queryKey: ['sittings', 'promise', settled],
+  queryKey: ['schedule', 'promise', settled],
   queryFn: () => data(api.POST('/api/orders/promise', { body: JSON.parse(settled.value) as NewOrder })),
   enabled: () => !!settled.value,
   staleTime: 0,

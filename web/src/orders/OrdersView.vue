@@ -36,7 +36,7 @@ const { data: past } = useQuery({
 
 /** When what is still to be made for each order is ready. */
 const { data: planned } = useQuery({
-  queryKey: ['sittings'],
+  queryKey: ['schedule'],
   queryFn: () => data(api.GET('/api/schedule')),
   staleTime: 0,
 })
@@ -165,7 +165,7 @@ const coverOf = (line: OrderRow['lines'][number], handed: number) =>
     [line.to_make_n, t('orders-view-make')],
   ]
     .filter(([n]) => n)
-    .map(([n, said]) => `${n} ${said}`)
+    .map(([n, words]) => `${n} ${words}`)
     .join(' · ')
 const share = (order: OrderRow, i: number, n: number) =>
   `${(100 * n) / Math.max(1, order.lines[i]!.to_deliver_n + (order.record.lines[i]!.handed_n ?? 0))}%`

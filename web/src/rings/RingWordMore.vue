@@ -40,7 +40,7 @@ async function rank() {
     ideal.value = answer.mandrel_diameter_mm
     candidates.value = answer.candidates.slice(0, 8)
   } catch {
-    // What is wrong with the ring is said at the field it was typed in.
+    // What is wrong with the ring is typed at the field it was typed in.
     ideal.value = null
     candidates.value = []
   }
@@ -48,13 +48,13 @@ async function rank() {
 
 const supplied = useDebounceFn(async () => {
   supplySaid.value = ''
-  const said = supply.value.trim()
-  if (!said) return
+  const typed = supply.value.trim()
+  if (!typed) return
   try {
-    const many = await data(api.POST('/api/rings/how-many', { body: { request: props.from, typed: said } }))
+    const many = await data(api.POST('/api/rings/how-many', { body: { request: props.from, typed: typed } }))
     supplySaid.value = many.text
     // The supply stays the wish: the count follows whatever else is changed.
-    if (many.rings_n > 0) await plan.type('rings', said, props.from)
+    if (many.rings_n > 0) await plan.type('rings', typed, props.from)
   } catch (thrown) {
     supplySaid.value = faultsOf(thrown)
       .map((fault) => fault.message)

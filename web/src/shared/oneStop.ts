@@ -27,7 +27,7 @@ export const vOneStop: Directive<HTMLElement, string | undefined> = {
       [...(row.matches(STOPS) ? [row] : row.querySelectorAll<HTMLElement>(STOPS))].filter(
         (one) => one.tabIndex >= 0 || put.has(one),
       )
-    const saidOf = (row: HTMLElement) =>
+    const textOf = (row: HTMLElement) =>
       (
         [row.querySelector('h2'), ...stops(row), row].find((one) => one?.textContent?.trim())?.textContent ??
         ''
@@ -104,7 +104,7 @@ export const vOneStop: Directive<HTMLElement, string | undefined> = {
       // A further letter of a word may stay where it is; the first goes on from there.
       const from = word.length > 1 ? at : at + 1
       go(
-        [...all.slice(from), ...all.slice(0, from)].find((row) => saidOf(row).startsWith(word)),
+        [...all.slice(from), ...all.slice(0, from)].find((row) => textOf(row).startsWith(word)),
         event,
       )
     })

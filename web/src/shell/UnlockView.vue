@@ -6,17 +6,17 @@ import { api, data, sentenceOf } from '../api/client'
 
 const emit = defineEmits<{ unlocked: [] }>()
 const passphrase = ref('')
-const said = ref('')
+const wrong = ref('')
 const busy = ref(false)
 
 async function unlock() {
   busy.value = true
-  said.value = ''
+  wrong.value = ''
   try {
     await data(api.POST('/api/session', { body: { passphrase: passphrase.value } }))
     emit('unlocked')
   } catch (thrown) {
-    said.value = sentenceOf(thrown)
+    wrong.value = sentenceOf(thrown)
   } finally {
     busy.value = false
   }
@@ -33,7 +33,7 @@ async function unlock() {
         type="password"
         :label="t('unlock-view-passphrase')"
         autocomplete="current-password"
-        :wrong="said"
+        :wrong="wrong"
         autofocus
       />
       <v-btn type="submit" variant="flat" color="primary" :loading="busy" class="mt-4">{{

@@ -123,7 +123,7 @@ const router = createRouter({
         },
         {
           path: 'schedule',
-          component: () => import('../orders/SittingsView.vue'),
+          component: () => import('../orders/ScheduleView.vue'),
           meta: { title: t('router-schedule') },
         },
         {

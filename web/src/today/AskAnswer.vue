@@ -184,7 +184,7 @@ function print() {
     </li>
   </ul>
   <p v-for="fault in answer.faults" :key="fault.message" class="stop">{{ fault.message }}</p>
-  <div class="said">
+  <div class="answer-text">
     <span v-if="sketch" class="face">
       <PieceSketch :drawing="sketch.drawing" :colour="sketch.colour" lying />
     </span>
@@ -266,13 +266,13 @@ p {
   margin: 0 4px;
 }
 
-.said {
+.answer-text {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 4px 26px;
 }
 
-.said:has(.face) {
+.answer-text:has(.face) {
   grid-template-columns: 150px minmax(0, 1fr);
 }
 
@@ -364,7 +364,7 @@ mark {
 }
 
 @media (max-width: 560px) {
-  .said:has(.face) {
+  .answer-text:has(.face) {
     grid-template-columns: minmax(0, 1fr);
   }
 

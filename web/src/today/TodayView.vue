@@ -10,7 +10,7 @@ import FirstSteps from './FirstSteps.vue'
 import { useNotice } from '../shared/notice'
 import { useRackRefresh } from '../shared/picking'
 
-/** What today is about: the next sitting, what runs by itself, what is late, due or short, and the last thing done. */
+/** What today is about: the next session, what runs by itself, what is late, due or short, and the last thing done. */
 const notice = useNotice()
 const queries = useQueryClient()
 const rackToo = useRackRefresh()
@@ -18,7 +18,7 @@ const { now } = useServerClock()
 const live = { staleTime: 0 }
 
 const { data: planned } = useQuery({
-  queryKey: ['sittings'],
+  queryKey: ['schedule'],
   queryFn: () => data(api.GET('/api/schedule')),
   ...live,
 })
@@ -95,7 +95,7 @@ async function takeBack(batch: number, sentence: string) {
     <section class="next">
       <template v-if="next && first">
         <p class="quiet kind">{{ sitsNow ? t('today-view-now-at-bench') : t('today-view-next-at-bench') }}</p>
-        <p class="when serif" data-test="next-sitting">
+        <p class="when serif" data-test="next-session">
           {{ dayOf(next.day) }}, {{ next.clock }}
           <span class="quiet">{{
             t('today-view-about-handwork', { handsmin: minutesOf(next.hands_min) })

@@ -142,9 +142,9 @@ async function keep() {
     <h1>{{ t('gear-list-equipment') }}</h1>
     <table class="ledger middle" data-test="gear">
       <tbody>
-        <tr v-for="[what, said] in lines" :key="what">
+        <tr v-for="[what, value] in lines" :key="what">
           <td>{{ what }}</td>
-          <td class="right num">{{ said }}</td>
+          <td class="right num">{{ value }}</td>
         </tr>
       </tbody>
     </table>

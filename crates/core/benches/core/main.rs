@@ -7,7 +7,7 @@ mod learning;
 mod patterns;
 mod rack;
 mod rings;
-mod sittings;
+mod schedule;
 
 use criterion::{criterion_group, criterion_main};
 
@@ -18,6 +18,6 @@ criterion_group!(
     patterns::benches,
     rack::benches,
     rings::benches,
-    sittings::benches
+    schedule::benches
 );
 criterion_main!(benches);

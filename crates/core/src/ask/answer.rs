@@ -5,7 +5,7 @@ use serde::Serialize;
 use super::line::{LONGEST, Line, Unclear};
 use super::makes::{Kept, Makes};
 use super::number::KeyNumber;
-use super::said::{Parsed, ParsedAt, gather};
+use super::parsed::{Parsed, ParsedAt, gather};
 use super::token::{Question, scan};
 use crate::chain::ChainRequest;
 use crate::fault::Fault;
@@ -107,9 +107,9 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
     let mut reply = Answer::default();
     let length = text.chars().count();
     if length > LONGEST {
-        let said = text!("ask-answer-line-characters-long-at-most", length, LONGEST);
+        let parsed = text!("ask-answer-line-characters-long-at-most", length, LONGEST);
         #[expect(clippy::cast_precision_loss, reason = "400")]
-        reply.faults.push(Fault::new("text", said).limit(LONGEST as f64));
+        reply.faults.push(Fault::new("text", parsed).limit(LONGEST as f64));
         return reply;
     }
     if let Some(trouble) = super::trouble::answer_trouble(text) {
@@ -132,37 +132,37 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
     reply.assumed.extend(line.mended.iter().cloned());
     let (tokens, unclear) = scan(&line, workshop);
     reply.unclear = unclear;
-    let mut said = gather(&tokens, &line, workshop, &mut reply);
-    said.tools = tools;
-    said.lot = lot_n.map(|lot_n| workshop.lot(lot_n));
-    if let Some(lot) = said.lot {
+    let mut parsed = gather(&tokens, &line, workshop, &mut reply);
+    parsed.tools = tools;
+    parsed.lot = lot_n.map(|lot_n| workshop.lot(lot_n));
+    if let Some(lot) = parsed.lot {
         reply.assumed.push(text!("ask-answer-lot", lot_n = lot.lot_n, lot = lot.told()));
     }
-    said.point_at_unused(&line, &mut reply);
-    said.point_at_loose(&line, &mut reply);
+    parsed.point_at_unused(&line, &mut reply);
+    parsed.point_at_loose(&line, &mut reply);
     if !reply.faults.is_empty() || held_back(&reply.unclear) {
         return reply;
     }
-    let pieces = said.pattern.is_some() || said.ring_like();
-    if said.tools != Tools::default() && said.pattern.is_none() {
+    let pieces = parsed.pattern.is_some() || parsed.ring_like();
+    if parsed.tools != Tools::default() && parsed.pattern.is_none() {
         reply.missing.push(text!("ask-answer-what-make-from-name-finding").to_owned());
         return reply;
     }
-    if said.fineness_or_count(&line, &mut reply) {
+    if parsed.fineness_or_count(&line, &mut reply) {
         return reply;
     }
-    if pieces && said.asks(Question::HowMany) && said.supply().is_none() {
+    if pieces && parsed.asks(Question::HowMany) && parsed.supply().is_none() {
         reply.missing.push(text!("ask-answer-how-much-wire-there-for").to_owned());
-    } else if !pieces && said.asks(Question::Cost) {
+    } else if !pieces && parsed.asks(Question::Cost) {
         reply.missing.push(text!("ask-answer-what-make-rings-or-finding").to_owned());
-    } else if said.asks(Question::WhatCanIMake) {
-        said.answer_makes(workshop, kept, &mut reply);
-    } else if let Some(kind) = said.pattern.as_ref().map(|kind| kind.value) {
-        said.answer_finding(kind, workshop, &mut reply);
-    } else if said.ring_like() {
-        said.answer_rings(&line, workshop, &mut reply);
+    } else if parsed.asks(Question::WhatCanIMake) {
+        parsed.answer_makes(workshop, kept, &mut reply);
+    } else if let Some(kind) = parsed.pattern.as_ref().map(|kind| kind.value) {
+        parsed.answer_finding(kind, workshop, &mut reply);
+    } else if parsed.ring_like() {
+        parsed.answer_rings(&line, workshop, &mut reply);
     } else {
-        said.answer_wire(workshop.habits.unit, &mut reply);
+        parsed.answer_wire(workshop.habits.unit, &mut reply);
     }
     if held_back(&reply.unclear) {
         reply = Answer { unclear: reply.unclear, understood: reply.understood, ..Answer::default() };

@@ -94,13 +94,13 @@ impl Left {
             }
             // What reads as a length with its unit, however many words that takes.
             for to in (from + 1..=self.0.len().min(from + 16)).rev() {
-                let said: String = self.0[from..to].iter().collect();
-                let unit = said.trim_end().chars().last().is_some_and(|c| c.is_alphabetic() || c == '"');
+                let parsed: String = self.0[from..to].iter().collect();
+                let unit = parsed.trim_end().chars().last().is_some_and(|c| c.is_alphabetic() || c == '"');
                 let ends = self.0.get(to).is_none_or(|c| !c.is_alphanumeric());
-                if !unit || !ends || said.contains("ga") || said.contains("wg") {
+                if !unit || !ends || parsed.contains("ga") || parsed.contains("wg") {
                     continue;
                 }
-                let Ok(read) = length::read(&said, workshop.habits) else { continue };
+                let Ok(read) = length::read(&parsed, workshop.habits) else { continue };
                 if read.mm >= SHORTEST_MM && best.is_none_or(|(mm, ..)| read.mm > mm) {
                     best = Some((read.mm, from, to));
                 }
@@ -148,7 +148,7 @@ pub(super) fn answer_chain(text: &str, workshop: &Workshop, kept: &dyn Fn() -> V
     let clasp = clasp_of(&mut left);
     let ease_mm = ease_of(&mut left, workshop);
     let spares = left.counted("spare rings").or_else(|| left.counted("spare ring"));
-    let spoiled = left.counted("% scrap").or_else(|| left.counted("% spoiled"));
+    let scrapped = left.counted("% scrap").or_else(|| left.counted("% spoiled"));
     let across = left.counted("cells across").or_else(|| left.counted("cell across"));
     let chains = left.counted("chains").or_else(|| left.counted("chain"));
     let length_mm = left.length(workshop);
@@ -167,8 +167,8 @@ pub(super) fn answer_chain(text: &str, workshop: &Workshop, kept: &dyn Fn() -> V
         while left.take(word) {}
     }
     let left_over = left.text();
-    let said = left_over.trim().trim_matches(|c: char| !c.is_alphanumeric() && c != '"');
-    if said.is_empty() || said == "rings" {
+    let parsed = left_over.trim().trim_matches(|c: char| !c.is_alphanumeric() && c != '"');
+    if parsed.is_empty() || parsed == "rings" {
         return Some(of_weave(known, asks_ratio, reply));
     }
     let mut read = |words: &str| match rings_of(text, words, workshop, kept) {
@@ -181,10 +181,10 @@ pub(super) fn answer_chain(text: &str, workshop: &Workshop, kept: &dyn Fn() -> V
             None
         }
     };
-    let Some(ring) = read(said) else { return Some(reply) };
+    let Some(ring) = read(parsed) else { return Some(reply) };
     let second_ring = match second {
         // Of the temper of the others where it says none.
-        Some(said) => match read(&format!("{} {said}", ring.wire.temper.shown())) {
+        Some(parsed) => match read(&format!("{} {parsed}", ring.wire.temper.shown())) {
             Some(ring) => Some(ring),
             None => return Some(reply),
         },
@@ -208,7 +208,7 @@ pub(super) fn answer_chain(text: &str, workshop: &Workshop, kept: &dyn Fn() -> V
         clasp,
         ease_mm,
         spares_n: whole(spares, usual.spares_n),
-        scrap_share: spoiled.map_or(usual.scrap_share, |percent| percent / 100.0),
+        scrap_share: scrapped.map_or(usual.scrap_share, |percent| percent / 100.0),
         across_n: whole(across, usual.across_n),
         chains_n: whole(chains, usual.chains_n),
         ..usual
@@ -271,13 +271,13 @@ fn clasp_of(left: &mut Left) -> Option<PatternRequest> {
     }
     for kind in clasps() {
         let name = kind.0.name.to_lowercase();
-        for said in [
+        for parsed in [
             format!("with an {name}"),
             format!("with a {name}"),
             format!("with {name}"),
             format!("and {name}"),
         ] {
-            if left.take(&said) {
+            if left.take(&parsed) {
                 return Some(PatternRequest::usual(kind));
             }
         }
@@ -294,9 +294,9 @@ fn ease_of(left: &mut Left, workshop: &Workshop) -> f64 {
     let Some(end) = text.find("of ease") else { return 0.0 };
     let start = text[..end].rfind([',', ';']).map_or(0, |i| i + 1);
     let start = text[start..end].rfind("and ").map_or(start, |i| start + i + 4);
-    let said = text[start..end].trim();
-    let (sign, said) = said.strip_prefix(['-', '−']).map_or((1.0, said), |rest| (-1.0, rest));
-    let Ok(read) = length::read(said.trim(), workshop.habits) else { return 0.0 };
+    let parsed = text[start..end].trim();
+    let (sign, parsed) = parsed.strip_prefix(['-', '−']).map_or((1.0, parsed), |rest| (-1.0, rest));
+    let Ok(read) = length::read(parsed.trim(), workshop.habits) else { return 0.0 };
     let (from, to) = (text[..start].chars().count(), text[..end + 7].chars().count());
     left.0[from..to].fill(' ');
     sign * read.mm
@@ -307,11 +307,11 @@ fn second_of(left: &mut Left) -> Option<String> {
     let text = left.text();
     let start = text.find("; rings of the ")?;
     let end = text[start..].find(", with").map_or(text.len(), |i| start + i);
-    let (_, said) = text[start + 15..end].split_once(" of ")?;
-    let said = said.to_owned();
+    let (_, parsed) = text[start + 15..end].split_once(" of ")?;
+    let parsed = parsed.to_owned();
     let (from, to) = (text[..start].chars().count(), text[..end].chars().count());
     left.0[from..to].fill(' ');
-    Some(said)
+    Some(parsed)
 }
 
 /// The rest of the line, as rings are said.

@@ -3,7 +3,7 @@
 use serde::Serialize;
 
 use super::answer::Answer;
-use super::said::Parsed;
+use super::parsed::Parsed;
 use crate::pattern::{Kind, PatternRequest};
 use crate::piece::Piece;
 use crate::ring::supply::Supply;

@@ -4,7 +4,7 @@
 use super::answer::{Answer, held_back};
 use super::line::Line;
 use super::number::off_the_spool;
-use super::said::gather;
+use super::parsed::gather;
 use super::token::scan;
 use crate::fault::Faults;
 use crate::piece::Piece;

@@ -5,7 +5,7 @@
 //! never answers while a number in the line is unused.
 //!
 //! A line goes through four rooms: [`line`] mends what is plainly misspelt, [`token`] cuts it into what is
-//! known, [`said`] gathers that and [`place`] finds the one thing each bare quantity can mean, [`answer`]
+//! known, [`parsed`] gathers that and [`place`] finds the one thing each bare quantity can mean, [`answer`]
 //! answers. `docs/grammar.md` lists what is understood.
 
 mod answer;
@@ -16,10 +16,10 @@ mod line;
 mod makes;
 pub mod mine;
 mod number;
+mod parsed;
 mod place;
 mod price;
 mod rings;
-mod said;
 mod token;
 mod tools;
 mod trouble;

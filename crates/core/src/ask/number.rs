@@ -2,7 +2,7 @@
 
 use serde::Serialize;
 
-use super::said::Parsed;
+use super::parsed::Parsed;
 use super::token::Question;
 use crate::chain::ChainRequest;
 use crate::chain::plan::ChainPlan;

@@ -5,7 +5,7 @@
 
 use super::answer::Answer;
 use super::line::{Line, Unclear};
-use super::said::{Parsed, ParsedAt, plainly};
+use super::parsed::{Parsed, ParsedAt, plainly};
 use super::token::{Counted, Question};
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
@@ -69,13 +69,13 @@ pub(super) fn place(
     quantities: Vec<Quantity>,
     line: &Line,
     workshop: &Workshop,
-    said: &mut Parsed,
+    parsed: &mut Parsed,
     reply: &mut Answer,
 ) {
     if quantities.is_empty() {
         return;
     }
-    let placing = Placing::new(said, &quantities, line, workshop);
+    let placing = Placing::new(parsed, &quantities, line, workshop);
     let open = placing.open();
     let mut ways: Vec<(f64, Vec<Place>)> = vec![];
     if quantities.len() <= MOST {
@@ -96,7 +96,7 @@ pub(super) fn place(
                 .map(|(quantity, place)| (*quantity, *place, placing.value(quantity, *place)))
                 .collect();
             for (quantity, place, value) in settled {
-                settle(quantity, place, value, line, workshop, said, reply);
+                settle(quantity, place, value, line, workshop, parsed, reply);
             }
         }
         _ => {
@@ -106,14 +106,14 @@ pub(super) fn place(
             for (i, quantity) in quantities.iter().enumerate() {
                 let same = near.windows(2).all(|pair| pair[0].get(i) == pair[1].get(i));
                 if near.is_empty() || !same {
-                    reply.unclear.push(pointed(quantity, line, said, workshop));
+                    reply.unclear.push(pointed(quantity, line, parsed, workshop));
                 }
             }
         }
     }
 }
 
-fn pointed(quantity: &Quantity, line: &Line, said: &Parsed, workshop: &Workshop) -> Unclear {
+fn pointed(quantity: &Quantity, line: &Line, parsed: &Parsed, workshop: &Workshop) -> Unclear {
     let Quantity { from, to, written } = *quantity;
     let text = line.typed(from, to);
     let words = text.trim();
@@ -123,7 +123,7 @@ fn pointed(quantity: &Quantity, line: &Line, said: &Parsed, workshop: &Workshop)
             let reading = length::understand(typed, workshop.habits);
             let mm = reading.map_or_else(|_| words.to_owned(), |r| caliper(r.mm, workshop.habits.unit));
             let bare = matches!(typed, Typed::Bare(_));
-            match said.pattern.as_ref().map(|kind| kind.value) {
+            match parsed.pattern.as_ref().map(|kind| kind.value) {
                 Some(kind) => {
                     let labels: Vec<&str> =
                         kind.0.parameters.iter().map(|p| p.label.as_str()).take(4).collect();
@@ -132,7 +132,7 @@ fn pointed(quantity: &Quantity, line: &Line, said: &Parsed, workshop: &Workshop)
                 None if bare => {
                     text!("ask-place-what-write-rings-ga-or", words)
                 }
-                None if said.size_mm.is_some() && said.inside_mm.is_some() => {
+                None if parsed.size_mm.is_some() && parsed.inside_mm.is_some() => {
                     text!("ask-place-what-line-already-has-its", mm)
                 }
                 None => text!("ask-place-what-write-wire-or-inside", mm, words),
@@ -143,53 +143,53 @@ fn pointed(quantity: &Quantity, line: &Line, said: &Parsed, workshop: &Workshop)
 }
 
 pub(super) struct Placing<'a> {
-    pub said: &'a Parsed,
+    pub parsed: &'a Parsed,
     quantities: &'a [Quantity],
     pub text: String,
     workshop: &'a Workshop,
 }
 
 impl<'a> Placing<'a> {
-    fn new(said: &'a Parsed, quantities: &'a [Quantity], line: &'a Line, workshop: &'a Workshop) -> Self {
+    fn new(parsed: &'a Parsed, quantities: &'a [Quantity], line: &'a Line, workshop: &'a Workshop) -> Self {
         let text = line.typed(0, usize::MAX).to_lowercase();
-        Self { said, quantities, text, workshop }
+        Self { parsed, quantities, text, workshop }
     }
 
     fn rings(&self) -> bool {
-        self.said.ring_like()
+        self.parsed.ring_like()
     }
 
     /// The places nothing has yet.
     fn open(&self) -> Vec<Place> {
-        let said = self.said;
+        let parsed = self.parsed;
         let mut open = vec![];
         let made = self.made();
-        if !made && said.metal.is_none() && !said.asks(Question::WhatCanIMake) {
+        if !made && parsed.metal.is_none() && !parsed.asks(Question::WhatCanIMake) {
             // Nothing is asked but what a size is in other units: one size.
-            return if said.readings.is_empty() { vec![Place::Converted] } else { vec![] };
+            return if parsed.readings.is_empty() { vec![Place::Converted] } else { vec![] };
         }
-        if made && said.count.is_none() {
+        if made && parsed.count.is_none() {
             open.push(Place::Count);
         }
-        if said.size_mm.is_none() {
+        if parsed.size_mm.is_none() {
             open.push(Place::Size);
         }
         if self.rings()
-            && said.inside_mm.is_none()
-            && said.outside_mm.is_none()
-            && said.rod.is_none()
-            && said.ratio.is_none()
+            && parsed.inside_mm.is_none()
+            && parsed.outside_mm.is_none()
+            && parsed.rod.is_none()
+            && parsed.ratio.is_none()
         {
             open.push(Place::Inside);
         }
-        if let Some(kind) = &said.pattern {
+        if let Some(kind) = &parsed.pattern {
             let sized = kind.value.0.sized_by.iter().enumerate();
-            let over = |name: &str| name == "cord_mm" && said.over_mm.is_some();
-            let free = sized.filter(|(_, name)| !said.parameters.contains_key(**name) && !over(name));
+            let over = |name: &str| name == "cord_mm" && parsed.over_mm.is_some();
+            let free = sized.filter(|(_, name)| !parsed.parameters.contains_key(**name) && !over(name));
             open.extend(free.map(|(i, _)| Place::Sized(i)));
             open.push(Place::Piece);
         }
-        if said.supply_mm.is_none() && said.supply_g.is_none() {
+        if parsed.supply_mm.is_none() && parsed.supply_g.is_none() {
             open.push(Place::Supply);
             open.push(Place::SupplyMass);
         }
@@ -246,11 +246,11 @@ impl<'a> Placing<'a> {
     }
 
     pub(super) fn made(&self) -> bool {
-        self.rings() || self.said.pattern.is_some()
+        self.rings() || self.parsed.pattern.is_some()
     }
 
     pub(super) fn parameter(&self, at: usize) -> Option<&'static crate::pattern::Parameter> {
-        let kind = self.said.pattern.as_ref()?.value;
+        let kind = self.parsed.pattern.as_ref()?.value;
         kind.0.parameter(kind.0.sized_by.get(at)?)
     }
 
@@ -260,8 +260,8 @@ impl<'a> Placing<'a> {
             let i = taken.iter().position(|one| *one == place)?;
             Some(self.value(&self.quantities[i], place))
         };
-        let size = at(Place::Size).or(self.said.size_mm.as_ref().map(|given| given.value));
-        let inside = at(Place::Inside).or(self.said.inside_mm.as_ref().map(|given| given.value));
+        let size = at(Place::Size).or(self.parsed.size_mm.as_ref().map(|given| given.value));
+        let inside = at(Place::Inside).or(self.parsed.inside_mm.as_ref().map(|given| given.value));
         let (Some(size), Some(inside)) = (size, inside) else { return Some(0.0) };
         let ratio = inside / size;
         if ratio < 1.0 && taken.contains(&Place::Inside) {
@@ -318,7 +318,7 @@ fn settle(
     value: f64,
     line: &Line,
     workshop: &Workshop,
-    said: &mut Parsed,
+    parsed: &mut Parsed,
     reply: &mut Answer,
 ) {
     let Quantity { from, to, written } = quantity;
@@ -344,14 +344,14 @@ fn settle(
     };
     match place {
         Place::Count => {
-            let counted = if said.pattern.is_some() {
+            let counted = if parsed.pattern.is_some() {
                 text!("count-piece", n = value)
             } else {
                 text!("count-ring", n = value)
             };
             reply.understood.push(format!("{text}: {counted}"));
             reply.assumed.push(text!("ask-place-read-as-how-many", text, counted));
-            said.count = Some(ParsedAt { value: (value, Counted::Unsaid), from, to });
+            parsed.count = Some(ParsedAt { value: (value, Counted::Unsaid), from, to });
         }
         Place::Size => {
             let reading = reading();
@@ -363,9 +363,9 @@ fn settle(
                 if matches!(written, Written::Length(Typed::Bare(n)) if bare_size(n) == BareSize::Inch) {
                     reply.assumed.push(text!("ask-place-read-as-inches-no-wire", text));
                 }
-                said.readings.push(reading.clone());
+                parsed.readings.push(reading.clone());
             }
-            said.size_mm = Some(ParsedAt { value, from, to });
+            parsed.size_mm = Some(ParsedAt { value, from, to });
         }
         Place::Inside => {
             reply.understood.push(text!("ask-place-ring-inside", plainly = plainly(value)));
@@ -373,10 +373,10 @@ fn settle(
                 .assumed
                 .push(text!("ask-place-read-as-inside-ring", unit = caliper(value, workshop.habits.unit)));
             reply.assumed.extend(reading().as_ref().and_then(unit_said));
-            said.inside_mm = Some(ParsedAt { value, from, to });
+            parsed.inside_mm = Some(ParsedAt { value, from, to });
         }
         Place::Sized(at) => {
-            let parameter = said.pattern.as_ref().and_then(|kind| {
+            let parameter = parsed.pattern.as_ref().and_then(|kind| {
                 let kind = kind.value;
                 kind.0.parameter(kind.0.sized_by.get(at)?)
             });
@@ -388,26 +388,26 @@ fn settle(
                     label = parameter.label
                 ));
                 reply.assumed.extend(reading().as_ref().and_then(unit_said));
-                said.parameters.insert(parameter.name.to_owned(), ParsedAt { value, from, to });
+                parsed.parameters.insert(parameter.name.to_owned(), ParsedAt { value, from, to });
             }
         }
         Place::Piece => {
             let size = caliper(value, workshop.habits.unit);
             reply.understood.push(text!("ask-place-whole-piece", text));
             reply.assumed.push(text!("ask-place-read-as-size-piece-write", size, text));
-            said.piece_mm = Some(ParsedAt { value, from, to });
+            parsed.piece_mm = Some(ParsedAt { value, from, to });
         }
         Place::Supply => {
             reply.understood.push(text!("ask-place-wire-you-have", text));
             if matches!(written, Written::Length(Typed::Bare(_) | Typed::Fraction(_))) {
                 reply.assumed.push(text!("ask-place-wire-you-have", text));
             }
-            said.supply_mm = Some(ParsedAt { value, from, to });
+            parsed.supply_mm = Some(ParsedAt { value, from, to });
         }
         Place::SupplyMass => {
             reply.understood.push(format!("{value} g"));
             reply.assumed.push(text!("ask-place-read-as-grams", text, value));
-            said.supply_g = Some(ParsedAt { value, from, to });
+            parsed.supply_g = Some(ParsedAt { value, from, to });
         }
         Place::Converted => {
             let reading = reading();
@@ -416,8 +416,8 @@ fn settle(
                 let unit = workshop.habits.unit.shown();
                 reply.assumed.push(text!("ask-place-no-unit-read-in", text, unit));
             }
-            said.readings.extend(reading);
+            parsed.readings.extend(reading);
         }
-        Place::Nowhere => reply.unclear.push(pointed(&quantity, line, said, workshop)),
+        Place::Nowhere => reply.unclear.push(pointed(&quantity, line, parsed, workshop)),
     }
 }

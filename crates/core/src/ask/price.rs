@@ -48,7 +48,7 @@ impl Placing<'_> {
             (Place::Piece, _) => None,
             (Place::Supply, Written::Length(_)) if !gauge && one.bare.is_none() => self.as_supply(value),
             (Place::SupplyMass, Written::MassOrGauge(_)) => {
-                Some(if self.said.size_mm.is_some() { 0.0 } else { 1.5 })
+                Some(if self.parsed.size_mm.is_some() { 0.0 } else { 1.5 })
             }
             (Place::Supply | Place::SupplyMass, _) => None,
             (Place::Converted, Written::Length(_)) => Some(0.5),
@@ -80,17 +80,17 @@ impl Placing<'_> {
     fn as_piece(&self, i: usize, quantity: &Quantity, value: f64) -> Option<f64> {
         const FROM: [&str; 8] = ["from", "of", "have", "using", "out", "with", "got", "off"];
         let (before, _) = self.beside(quantity);
-        let sizes = self.said.pattern.as_ref().map_or(0, |kind| kind.value.0.sized_by.len());
+        let sizes = self.parsed.pattern.as_ref().map_or(0, |kind| kind.value.0.sized_by.len());
         let its_own = (0..sizes).any(|at| self.price(i, quantity, Place::Sized(at)).is_some());
-        let asked = [Question::HowMany, Question::WhatCanIMake].iter().any(|one| self.said.asks(*one));
+        let asked = [Question::HowMany, Question::WhatCanIMake].iter().any(|one| self.parsed.asks(*one));
         ((8.0..=150.0).contains(&value) && !its_own && !asked && !FROM.contains(&before)).then_some(0.3)
     }
 
     fn as_supply(&self, value: f64) -> Option<f64> {
-        let said = self.said;
+        let parsed = self.parsed;
         let asked = [Question::HowMany, Question::WhatCanIMake, Question::Weight]
             .iter()
-            .any(|question| said.asks(*question))
+            .any(|question| parsed.asks(*question))
             || !self.made();
         let short = match value {
             mm if mm >= 300.0 => 0.0,
@@ -98,7 +98,7 @@ impl Placing<'_> {
             _ => 3.0,
         };
         // Fifty clasps are not made of 20 mm: that is a size of theirs which they do not have.
-        let counted = said.count.is_some() && !asked;
+        let counted = parsed.count.is_some() && !asked;
         let least = if counted { 300.0 } else { 10.0 };
         (value >= least).then_some(short + if asked { 0.0 } else { 0.4 })
     }

@@ -3,7 +3,7 @@
 use super::answer::{Answer, View};
 use super::line::Line;
 use super::number::{name_of_rings, off_the_spool};
-use super::said::Parsed;
+use super::parsed::Parsed;
 use super::token::{Counted, Question};
 use crate::fault::Fault;
 use crate::making::Changes;
@@ -98,8 +98,8 @@ impl Parsed {
             (Some(over), Some(ring)) => {
                 let (ring_mm, over_mm) = (caliper(ring.value, unit), caliper(over.value, unit));
                 if ring.value <= over.value {
-                    let said = text!("ask-rings-does-not-go-over", ring_mm, over_mm);
-                    return reply.faults.push(Fault::new("text", said));
+                    let parsed = text!("ask-rings-does-not-go-over", ring_mm, over_mm);
+                    return reply.faults.push(Fault::new("text", parsed));
                 }
                 let play_mm = caliper(ring.value - over.value, unit);
                 reply.assumed.insert(0, text!("ask-rings-goes-over", ring_mm, over_mm, play_mm));
@@ -139,8 +139,8 @@ impl Parsed {
         }
         if methods.hardening.is_some() {
             // A ring plan ends with its rings: how a batch of them is tumbled is chosen at the bench.
-            let said = text!("ask-rings-rings-tumbled-at-bench-leave");
-            reply.faults.push(Fault::new("text", said));
+            let parsed = text!("ask-rings-rings-tumbled-at-bench-leave");
+            reply.faults.push(Fault::new("text", parsed));
             return None;
         }
         Some(methods)

@@ -1,6 +1,6 @@
-//! What goes with a press at the bench: wire off a lot, spoiled pieces onto the scrap.
+//! What goes with a press at the bench: wire off a lot, scrapped pieces onto the scrap.
 
-use super::{Batch, BatchStanding, Event, EventKind, Task};
+use super::{Batch, BatchProgress, Event, EventKind, Task};
 use crate::piece::Piece;
 use crate::rack::stock::booking::{BlanksCut, LotCut};
 use crate::rack::stock::scrap::ScrapChange;
@@ -20,7 +20,7 @@ pub enum Books {
 
 impl Batch {
     /// What is booked with something that happens at a task: its wire, where it is cut off a lot there; pieces that are
-    /// spoiled, with the wire of those that were not cut off yet: that leaves its lot too, and all of it is scrap. Nothing
+    /// scrapped, with the wire of those that were not cut off yet: that leaves its lot too, and all of it is scrap. Nothing
     /// else is.
     #[must_use]
     pub fn books(&self, task: &Task, event: &Event, lot: Option<i64>) -> Vec<Books> {
@@ -30,7 +30,7 @@ impl Batch {
                 Books::Cut(LotCut { lot, cuts, trim_mm: 0.0, kerf_mm: 0.0, shortest_useful_mm: 0.0 })
             })
         };
-        match event.happened {
+        match event.kind {
             EventKind::Done => task.off_the_spool_mm.and_then(cut).into_iter().collect(),
             EventKind::Scrapped => {
                 let one_g = task.wasted_mm.map_or(task.one_g, |mm| self.piece.wire().mass_g(mm));
@@ -62,25 +62,25 @@ impl Batch {
     /// let wires = Piece::Finding(PatternRequest::usual("open-ear-wire".parse().unwrap()));
     /// let batch = Batch::of("ear wires", wires, 6);
     /// let tasks = batch.tasks(&Workshop::default()).unwrap();
-    /// let standing = batch.standing(&tasks, &[]);
-    /// assert_eq!((standing.whole_n, batch.made(&standing).count()), (12, 6));
+    /// let progress = batch.progress(&tasks, &[]);
+    /// assert_eq!((progress.whole_n, batch.made(&progress).count()), (12, 6));
     /// ```
     #[must_use]
-    pub fn made(&self, standing: &BatchStanding) -> Piece {
-        self.piece.clone().with_count(self.whole(standing).0.max(1))
+    pub fn made(&self, progress: &BatchProgress) -> Piece {
+        self.piece.clone().with_count(self.whole(progress).0.max(1))
     }
 
     /// How many of it are whole as they are counted, rings, pieces or pairs, and how many single ones are left over.
     #[must_use]
-    pub fn whole(&self, standing: &BatchStanding) -> (u32, u32) {
+    pub fn whole(&self, progress: &BatchProgress) -> (u32, u32) {
         if let Piece::Chain(request) = &self.piece {
-            // Spares and what was reckoned spoiled make no chain more.
+            // Spares and what was expected to be scrapped make no chain more.
             let each_n = request.plan().map_or(1, |plan| plan.rings_n - plan.second_n()).max(1);
-            let chains_n = (standing.whole_n / each_n).min(request.chains_n);
-            return (chains_n, standing.whole_n - chains_n * each_n);
+            let chains_n = (progress.whole_n / each_n).min(request.chains_n);
+            return (chains_n, progress.whole_n - chains_n * each_n);
         }
         let each_n = (self.pieces_n() / self.piece.count().max(1)).max(1);
-        (standing.whole_n / each_n, standing.whole_n % each_n)
+        (progress.whole_n / each_n, progress.whole_n % each_n)
     }
 }
 

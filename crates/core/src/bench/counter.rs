@@ -35,8 +35,8 @@ pub fn read(line: &str) -> Result<u32, Fault> {
             Ok(whole)
         }
         _ => {
-            let said = text!("counter-winder-sent-which-not-count", text = quoted(text));
-            Err(Fault::new("line", said))
+            let message = text!("counter-winder-sent-which-not-count", text = quoted(text));
+            Err(Fault::new("line", message))
         }
     }
 }

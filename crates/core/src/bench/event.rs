@@ -33,10 +33,11 @@ pub struct Event {
     /// The step, from 1.
     pub step_n: u32,
     /// What happened.
-    pub happened: EventKind,
+    #[serde(alias = "happened")]
+    pub kind: EventKind,
     /// To how many.
     pub n: u32,
-    /// Why they were spoiled, at most 200 characters.
+    /// Why they were scrapped, at most 200 characters.
     #[serde(default, skip_serializing_if = "String::is_empty")]
     pub reason: String,
     /// When it happened, UTC.

@@ -2,7 +2,7 @@
 
 use serde::Serialize;
 
-use super::{Batch, BatchStanding, Task};
+use super::{Batch, BatchProgress, Task};
 use crate::fault::Faults;
 use crate::making::Operation;
 use crate::piece::mate::catch;
@@ -42,13 +42,13 @@ pub struct Load {
 impl Batch {
     /// What of it is for the barrel: nothing where its route has none, or it has been through.
     #[must_use]
-    pub fn for_the_barrel(&self, tasks: &[Task], standing: &BatchStanding) -> Option<ForTheBarrel<'_>> {
-        let tumbled = tasks.iter().zip(&standing.tasks);
+    pub fn for_the_barrel(&self, tasks: &[Task], progress: &BatchProgress) -> Option<ForTheBarrel<'_>> {
+        let tumbled = tasks.iter().zip(&progress.tasks);
         let (task, _) = tumbled
             .filter(|(task, there)| task.step.operation == Operation::Tumble && there.left_n > 0)
             .find(|(_, there)| there.started_at.is_none())?;
-        let mass_g = task.one_g * f64::from(standing.whole_n);
-        Some(ForTheBarrel { batch: self, pieces_n: standing.whole_n, mass_g })
+        let mass_g = task.one_g * f64::from(progress.whole_n);
+        Some(ForTheBarrel { batch: self, pieces_n: progress.whole_n, mass_g })
     }
 }
 

@@ -2,7 +2,7 @@
 //!
 //! A [`Batch`] says what is made and how many; its [tasks](Batch::tasks) are the operations of the piece's own route, so
 //! that there is no second list of steps. What happens at the bench is a list of [events](Event) that only grows;
-//! how far the batch is, what was spoiled and how long it took is [read off](Batch::standing) them.
+//! how far the batch is, what was scrapped and how long it took is [read off](Batch::progress) them.
 
 mod at_tool;
 mod booking;
@@ -10,9 +10,9 @@ pub mod counter;
 mod event;
 pub mod load;
 pub mod pass;
+mod progress;
 pub mod rest;
-pub mod sittings;
-mod standing;
+pub mod schedule;
 mod task;
 pub mod times;
 
@@ -20,7 +20,7 @@ use serde::{Deserialize, Serialize};
 
 pub use booking::{Books, in_order};
 pub use event::{Event, EventKind};
-pub use standing::{BatchStanding, Scrapped, TaskStanding};
+pub use progress::{BatchProgress, Scrapped, TaskProgress};
 pub use task::{Counted, Task};
 
 use crate::fault::{Fault, Faults, check_text};

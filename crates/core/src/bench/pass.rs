@@ -2,7 +2,7 @@
 
 use serde::Serialize;
 
-use super::{Batch, BatchStanding, Task};
+use super::{Batch, BatchProgress, Task};
 
 /// A batch with its tasks and how far it is.
 #[derive(Debug, Clone, Copy)]
@@ -12,7 +12,7 @@ pub struct Led<'a> {
     /// Its tasks.
     pub tasks: &'a [Task],
     /// How far it is.
-    pub standing: &'a BatchStanding,
+    pub progress: &'a BatchProgress,
 }
 
 /// A step of one batch within a pass.
@@ -44,8 +44,8 @@ pub struct Pass {
 pub fn passes(all: &[Led]) -> Vec<Pass> {
     let mut found: Vec<(String, Pass)> = vec![];
     for (batch, led) in all.iter().enumerate() {
-        let Some(at) = led.standing.at else { continue };
-        let (Some(task), Some(there)) = (led.tasks.get(at), led.standing.tasks.get(at)) else { continue };
+        let Some(at) = led.progress.at else { continue };
+        let (Some(task), Some(there)) = (led.tasks.get(at), led.progress.tasks.get(at)) else { continue };
         let step_n = u32::try_from(at + 1).unwrap_or(u32::MAX);
         if there.ready_n == 0 || there.started_at.is_some() || task.step.takes.setting_up_min <= 0.0 {
             continue;

@@ -54,10 +54,10 @@ pub struct Task {
     /// What one takes off the spool at this step, mm, where it is cut off there.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub off_the_spool_mm: Option<f64>,
-    /// What one that is spoiled here wastes off the spool, mm, where its wire is not cut off and booked before.
+    /// What one that is scrapped here wastes off the spool, mm, where its wire is not cut off and booked before.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub wasted_mm: Option<f64>,
-    /// What one weighs then, g: that much goes to scrap where it is spoiled.
+    /// What one weighs then, g: that much goes to scrap where it is scrapped.
     pub one_g: f64,
     /// Whether pieces can be scrapped at it: where each is counted, and at a check.
     pub scraps: bool,

@@ -4,7 +4,7 @@ use std::collections::BTreeMap;
 
 use serde::Serialize;
 
-use super::{BatchStanding, Task, TaskStanding};
+use super::{BatchProgress, Task, TaskProgress};
 use crate::making::Operation;
 
 /// Fewer pieces than this say little about a pace.
@@ -36,10 +36,10 @@ impl Times {
     /// Learns from batches: of each step with at least four pieces that were timed, what they took over what was reckoned
     /// for as many.
     #[must_use]
-    pub fn of<'a>(batches: impl IntoIterator<Item = (&'a [Task], &'a BatchStanding)>) -> Self {
+    pub fn of<'a>(batches: impl IntoIterator<Item = (&'a [Task], &'a BatchProgress)>) -> Self {
         let mut shares: BTreeMap<Operation, Vec<f64>> = BTreeMap::new();
-        for (tasks, standing) in batches {
-            for (task, there) in tasks.iter().zip(&standing.tasks) {
+        for (tasks, progress) in batches {
+            for (task, there) in tasks.iter().zip(&progress.tasks) {
                 if let Some(share) = share(task, there) {
                     shares.entry(task.step.operation).or_default().push(share);
                 }
@@ -75,7 +75,7 @@ impl Times {
 }
 
 /// What a step took over what was reckoned; nothing where too few pieces were timed.
-fn share(task: &Task, there: &TaskStanding) -> Option<f64> {
+fn share(task: &Task, there: &TaskProgress) -> Option<f64> {
     let reckoned_min = task.each_min() * f64::from(there.timed_n);
     (there.timed_n >= LEAST_PIECES && reckoned_min > 0.0)
         .then(|| (there.took_min / reckoned_min).clamp(1.0 / MOST_PACE, MOST_PACE))

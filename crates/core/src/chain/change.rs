@@ -35,8 +35,8 @@ pub fn clasps() -> impl Iterator<Item = Kind> {
 /// ```
 #[must_use]
 pub fn weave_called(text: &str) -> Option<&'static Known> {
-    let said = text.trim().to_lowercase().replace('-', " ");
-    let is = |name: &str| name.to_lowercase().replace('-', " ") == said;
+    let message = text.trim().to_lowercase().replace('-', " ");
+    let is = |name: &str| name.to_lowercase().replace('-', " ") == message;
     weaves::all()
         .iter()
         .find(|known| is(known.word) || is(&known.weave.name) || known.also.iter().any(|also| is(also)))
@@ -107,7 +107,7 @@ impl ChainRequest {
     fn typed(&self, slot: ChainSlot, text: &str, workshop: &Workshop) -> Result<Self, Faults> {
         let mut changed = self.clone();
         let field = field_of(slot);
-        let fault = |said: String| Faults::from(Fault::new(&field, said));
+        let fault = |message: String| Faults::from(Fault::new(&field, message));
         let count = |noun: &str, most: u32| {
             let digits: String = text.trim().chars().take_while(char::is_ascii_digit).collect();
             let read = number::read_count(&digits).filter(|n| (0.0..=f64::from(most)).contains(n));
@@ -125,25 +125,26 @@ impl ChainRequest {
             ChainSlot::Across => changed.across_n = count(text!("chain-change-cells-across"), 200)?,
             ChainSlot::Spares => changed.spares_n = count(text!("chain-change-spare-rings"), 10_000)?,
             ChainSlot::Scrapped => {
-                let said = text
+                let message = text
                     .trim()
                     .trim_end_matches("spoiled")
                     .trim_end_matches("scrap")
                     .trim()
                     .trim_end_matches('%')
                     .trim();
-                let read = said.replace(',', ".").parse::<f64>().ok().filter(|n| (0.0..=50.0).contains(n));
+                let read = message.replace(',', ".").parse::<f64>().ok().filter(|n| (0.0..=50.0).contains(n));
                 let wrong = || fault(text!("chain-change-not-between-0-50-type", text = quoted(text)));
                 changed.scrap_share = read.ok_or_else(wrong)? / 100.0;
             }
             ChainSlot::Length => changed.length_mm = length::read(text, workshop.habits).map_err(fault)?.mm,
             ChainSlot::Ease => {
-                let said = text.trim().trim_end_matches("of ease").trim();
-                let (sign, said) = said.strip_prefix(['-', '−']).map_or((1.0, said), |rest| (-1.0, rest));
-                changed.ease_mm = if matches!(said, "0" | "no" | "none" | "no ease") {
+                let message = text.trim().trim_end_matches("of ease").trim();
+                let (sign, message) =
+                    message.strip_prefix(['-', '−']).map_or((1.0, message), |rest| (-1.0, rest));
+                changed.ease_mm = if matches!(message, "0" | "no" | "none" | "no ease") {
                     0.0
                 } else {
-                    sign * length::read(said, workshop.habits).map_err(fault)?.mm
+                    sign * length::read(message, workshop.habits).map_err(fault)?.mm
                 };
             }
             ChainSlot::Weave => {
@@ -155,12 +156,12 @@ impl ChainRequest {
                 changed = self.in_weave(known);
             }
             ChainSlot::Clasp => {
-                let said = text.trim().trim_start_matches("an ").trim_start_matches("a ").to_lowercase();
-                if matches!(said.as_str(), "no clasp" | "no" | "none" | "without") {
+                let message = text.trim().trim_start_matches("an ").trim_start_matches("a ").to_lowercase();
+                if matches!(message.as_str(), "no clasp" | "no" | "none" | "without") {
                     changed.clasp = None;
                 } else {
                     let kind = clasps().find(|kind| {
-                        kind.0.name.eq_ignore_ascii_case(&said) || kind.0.also.contains(&said.as_str())
+                        kind.0.name.eq_ignore_ascii_case(&message) || kind.0.also.contains(&message.as_str())
                     });
                     let Some(kind) = kind else {
                         let names: Vec<&str> = clasps()

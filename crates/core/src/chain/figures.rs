@@ -57,7 +57,7 @@ impl ChainPlan {
         )
         .more(text!(
             "chain-figures-scrap-spare",
-            spoiled_share = shown(request.scrap_share * 100.0, 1),
+            scrap_share = shown(request.scrap_share * 100.0, 1),
             spares_n = request.spares_n
         ))
         .says(text!("chain-figures-includes-usual-scrap-from-opening"))

@@ -17,7 +17,7 @@ use crate::words::words;
 
 words! {
     /// What a ring is at a placing.
-    pub enum RingStanding ("ring-standing") {
+    pub enum RingRole ("ring-role") {
         /// It is there.
         There = "there";
         /// The new ring goes through it.
@@ -50,7 +50,7 @@ pub struct RingDrawn {
     /// Thickness of its wire, mm.
     pub wire_mm: f64,
     /// What it is at a placing.
-    pub standing: RingStanding,
+    pub role: RingRole,
     /// Of a ring that is being put in: the place of its gap, mm.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub gap_mm: Option<[f64; 3]>,
@@ -98,7 +98,7 @@ impl Laid<'_> {
         self.pose.ring(self.weave, at.ring, to(at.cell), to(at.aside))
     }
 
-    fn drawn(&self, at: At, closed: bool, standing: RingStanding) -> RingDrawn {
+    fn drawn(&self, at: At, closed: bool, role: RingRole) -> RingDrawn {
         let torus = self.torus(at);
         RingDrawn {
             name: name(at.ring),
@@ -109,7 +109,7 @@ impl Laid<'_> {
             axis: torus.axis.to_array(),
             radius_mm: torus.radius,
             wire_mm: self.wire_mm(at.ring),
-            standing,
+            role,
             gap_mm: None,
         }
     }
@@ -122,7 +122,7 @@ impl Laid<'_> {
         let cells = (0..cells_n).flat_map(|cell| (0..across_n).map(move |aside| (cell, aside)));
         cells
             .flat_map(|(cell, aside)| (0..self.pose.rings.len()).map(move |ring| At { cell, aside, ring }))
-            .map(|at| self.drawn(at, building.is_shut(at), RingStanding::There))
+            .map(|at| self.drawn(at, building.is_shut(at), RingRole::There))
             .collect()
     }
 
@@ -135,18 +135,18 @@ impl Laid<'_> {
         let first = new.cell.saturating_sub(ROWS_BEFORE);
         let mut shown: Vec<RingDrawn> = vec![];
         let mut seen: Vec<At> = vec![];
-        let mut put = |at: At, standing: RingStanding| {
+        let mut put = |at: At, role: RingRole| {
             if !seen.contains(&at) {
                 seen.push(at);
-                shown.push(self.drawn(at, building.is_shut(at), standing));
+                shown.push(self.drawn(at, building.is_shut(at), role));
             }
         };
-        put(new, RingStanding::New);
-        placed.through.iter().for_each(|at| put(*at, RingStanding::Through));
-        placed.picks_up.iter().for_each(|at| put(*at, RingStanding::TakenUp));
+        put(new, RingRole::New);
+        placed.through.iter().for_each(|at| put(*at, RingRole::Through));
+        placed.picks_up.iter().for_each(|at| put(*at, RingRole::TakenUp));
         for before in building.open().skip_while(|at| at.cell < first).take_while(|at| *at < new) {
-            put(before, RingStanding::There);
-            building.placed(before).picks_up.iter().for_each(|at| put(*at, RingStanding::There));
+            put(before, RingRole::There);
+            building.placed(before).picks_up.iter().for_each(|at| put(*at, RingRole::There));
         }
         if let Some(ring) = shown.first_mut() {
             ring.gap_mm = Some(self.gap(building, new).to_array());

@@ -77,7 +77,7 @@ pub struct ChainRequest {
     /// Rings made besides, to be kept for mending; 4 if left out.
     #[serde(default = "four", skip_serializing_if = "is_four")]
     pub spares_n: u32,
-    /// Share of the rings that is reckoned spoiled, 0 to 0.5; 0.03 if left out.
+    /// Share of the rings that is expected to be scrapped, 0 to 0.5; 0.03 if left out.
     #[serde(alias = "spoiled_share", default = "three_percent", skip_serializing_if = "is_three_percent")]
     pub scrap_share: f64,
 }
@@ -181,29 +181,29 @@ impl ChainRequest {
         let spares =
             Span { noun: Text::named("chain-number-spare-rings"), unit: "", least: 0.0, most: 10_000.0 };
         faults.keep(spares.check("spares_n", f64::from(self.spares_n)));
-        let spoiled = Span { noun: Text::named("chain-scrap-share"), unit: "", least: 0.0, most: 0.5 };
-        faults.keep(spoiled.check("scrap_share", self.scrap_share));
+        let scrapped = Span { noun: Text::named("chain-scrap-share"), unit: "", least: 0.0, most: 0.5 };
+        faults.keep(scrapped.check("scrap_share", self.scrap_share));
         for (at, ring) in [("ring", Some(&self.ring)), ("second_ring", self.second_ring.as_ref())] {
             let Some(ring) = ring else { continue };
             // Only round rings of round wire are tori.
             if ring.wire.section != Section::Round {
-                let said = text!("chain-chains-calculated-for-round-wire");
-                faults.add(Fault::new(format!("{at}.wire.section"), said));
+                let message = text!("chain-chains-calculated-for-round-wire");
+                faults.add(Fault::new(format!("{at}.wire.section"), message));
             }
             if ring.mandrel.shape != Shape::Round {
-                let said = text!("chain-chains-calculated-for-round-rings");
-                faults.add(Fault::new(format!("{at}.mandrel.shape"), said));
+                let message = text!("chain-chains-calculated-for-round-rings");
+                faults.add(Fault::new(format!("{at}.mandrel.shape"), message));
             }
             if ring.hammered_mm.is_some() {
-                let said = text!("chain-chains-calculated-for-plain-rings");
-                faults.add(Fault::new(format!("{at}.hammered_mm"), said));
+                let message = text!("chain-chains-calculated-for-plain-rings");
+                faults.add(Fault::new(format!("{at}.hammered_mm"), message));
             }
         }
         if let (Some(_), Ok(design)) = (&self.second_ring, self.design())
             && design.parts().len() < 2
         {
-            let said = text!("chain-all-rings-do-same-job", name = design.name);
-            faults.add(Fault::new("second_ring", said));
+            let message = text!("chain-all-rings-do-same-job", name = design.name);
+            faults.add(Fault::new("second_ring", message));
         }
         if let Some(clasp) = &self.clasp {
             faults.nest("clasp", clasp.form().map(|_| ()));
@@ -222,11 +222,11 @@ pub fn known_weave(word: &str) -> Result<&'static Weave, Faults> {
     }
     let words = || weaves::all().iter().map(|known| known.word);
     let known: Vec<&str> = words().collect();
-    let said = text!(
+    let message = text!(
         "chain-there-no-weave-weaves",
         word = word.chars().take(40).collect::<String>(),
         word2 = did_you_mean(word, words()),
         known = known.join(", ")
     );
-    Err(Fault::new("weave", said).into())
+    Err(Fault::new("weave", message).into())
 }

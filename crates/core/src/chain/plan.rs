@@ -62,7 +62,7 @@ pub struct ChainPlan {
     pub wire_length_mm: f64,
     /// Its mass, without a clasp.
     pub mass_g: f64,
-    /// Rings to make for all chains, spares and what is spoiled included.
+    /// Rings to make for all chains, spares and what is scrapped included.
     pub rings_to_make_n: u32,
     /// Of those of the second part, where it has rings of its own.
     pub second_to_make_n: u32,
@@ -118,20 +118,20 @@ pub struct Counted {
 pub fn counted(weave: &Weave, taut: &Taut, length_mm: f64, across_n: u32) -> Result<Counted, Faults> {
     let repeat = taut.repeat_mm;
     if length_mm < repeat {
-        let said = text!(
+        let message = text!(
             "chain-plan-that-leaves-for-rings-one",
             length_mm = both((length_mm.max(0.0) * 10.0).round() / 10.0),
             name = weave.name,
             repeat = both((repeat * 100.0).ceil() / 100.0)
         );
-        return Err(Fault::new("length_mm", said).limit(repeat).into());
+        return Err(Fault::new("length_mm", message).limit(repeat).into());
     }
     let across_n = if weave.is_sheet() { across_n } else { 1 };
     let cells = (length_mm / repeat).round();
     let rings = cells * weave.rings_n() as f64 * f64::from(across_n);
     if rings > f64::from(MOST_RINGS) {
-        let said = text!("chain-plan-that-needs-rings-one-plan", rings = fixed(rings, 0), MOST_RINGS);
-        return Err(Fault::new("length_mm", said).limit(f64::from(MOST_RINGS)).into());
+        let message = text!("chain-plan-that-needs-rings-one-plan", rings = fixed(rings, 0), MOST_RINGS);
+        return Err(Fault::new("length_mm", message).limit(f64::from(MOST_RINGS)).into());
     }
     #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "at most a hundred thousand")]
     Ok(Counted { cells_n: cells as u32, across_n, rings_n: rings as u32 })
@@ -289,9 +289,9 @@ impl ChainRequest {
         })
     }
 
-    /// Rings to make for all chains, and how many of them for the second part: with spares, and what is spoiled.
+    /// Rings to make for all chains, and how many of them for the second part: with spares, and what is scrapped.
     fn to_make(&self, weave: &Weave, counted: Counted) -> (u32, u32) {
-        let with_spoiled = |rings_n: u32| {
+        let with_scrap = |rings_n: u32| {
             let all = f64::from(rings_n) * f64::from(self.chains_n) * (1.0 + self.scrap_share);
             #[expect(
                 clippy::cast_possible_truncation,
@@ -302,22 +302,22 @@ impl ChainRequest {
             all + self.spares_n
         };
         if self.second_ring.is_none() {
-            return (with_spoiled(counted.rings_n), 0);
+            return (with_scrap(counted.rings_n), 0);
         }
         let second = parts_n(weave, counted).get(1).copied().unwrap_or(0);
-        (with_spoiled(counted.rings_n - second) + with_spoiled(second), with_spoiled(second))
+        (with_scrap(counted.rings_n - second) + with_scrap(second), with_scrap(second))
     }
 
     pub(super) fn does_not_fit(&self, weave: &Weave, taut: &Taut) -> Fault {
         let wire = self.ring.wire.size_mm;
-        let said = text!(
+        let message = text!(
             "chain-plan-these-rings-have-aspect-ratio",
             ratio = fixed(taut.ratio, 2),
             name = weave.name,
             smallest_ratio = fixed(taut.smallest_ratio, 2),
             smallest_ratio2 = both((taut.smallest_ratio * wire * 100.0).ceil() / 100.0)
         );
-        Fault::new("ring.mandrel.diameter_mm", said).limit(taut.smallest_ratio)
+        Fault::new("ring.mandrel.diameter_mm", message).limit(taut.smallest_ratio)
     }
 
     /// How its first part's rings are made, as many as it takes.

@@ -172,12 +172,12 @@ impl Relaxing<'_> {
 
     fn cannot(&self, in_the_way: &[(Pair, u32)]) -> Fault {
         let most = in_the_way.iter().max_by_key(|(_, n)| *n).map(|(pair, _)| *pair);
-        let said = match most {
+        let message = match most {
             Some(pair) if pair.linked => text!("search-none-found-under-these-links", pair = pair.named()),
             Some(pair) => text!("search-none-found-under-these-links-get", pair = pair.named()),
             None => text!("search-none-found-that-keeps-all").to_owned(),
         };
-        Fault::new("links", said)
+        Fault::new("links", message)
     }
 
     /// A pose to start from. Folded weaves start folded: out of a straight chain no fold comes by itself.

@@ -50,8 +50,8 @@ words! {
         Ease = "ease";
         /// Spare rings.
         Spares = "spares";
-        /// What share of the rings is reckoned spoiled.
-        Scrapped = "spoiled";
+        /// What share of the rings is expected to be scrapped.
+        Scrapped = "scrap";
     }
 }
 
@@ -215,7 +215,7 @@ pub fn write(request: &ChainRequest, size: Option<RingSize>, unit: LengthUnit) -
     say(", ", counted(request.spares_n, text!("chain-sentence-spare-ring")), ChainSlot::Spares);
     say(
         text!("sentence-and"),
-        text!("chain-sentence-scrap", spoiled_share = shown(request.scrap_share * 100.0, 1)),
+        text!("chain-sentence-scrap", scrap_share = shown(request.scrap_share * 100.0, 1)),
         ChainSlot::Scrapped,
     );
     if let Some(size) = size {

@@ -333,8 +333,8 @@ pub fn worked_out(
             known.wanted.push(wanted);
         }
     });
-    let said = text!("taut-how-rings-lie-in-still", name = quoted(&weave.name));
-    Err(Fault::new("weave", said).into())
+    let message = text!("taut-how-rings-lie-in-still", name = quoted(&weave.name));
+    Err(Fault::new("weave", message).into())
 }
 
 /// What is said of a weave that was looked at for as long as is looked at any.

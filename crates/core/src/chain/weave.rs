@@ -188,8 +188,8 @@ impl Weave {
         faults.keep(check_text("name", "name", &self.name, 80));
         let n = self.rings_n();
         if n == 0 || n > MOST_RINGS {
-            let said = text!("weave-repeat-rings-cannot-be-calculated", n, MOST_RINGS);
-            faults.add(Fault::new("rings", said).limit(MOST_RINGS as f64));
+            let message = text!("weave-repeat-rings-cannot-be-calculated", n, MOST_RINGS);
+            faults.add(Fault::new("rings", message).limit(MOST_RINGS as f64));
             return faults.into_result();
         }
         for (i, part) in self.rings.iter().enumerate() {
@@ -215,28 +215,28 @@ impl Weave {
             let at = format!("links[{i}]");
             if link.ring >= n || link.through >= n {
                 let ring = link.ring.max(link.through);
-                let said = text!("weave-there-no-ring-in-repeat", ring, n);
-                faults.add(Fault::new(&at, said));
+                let message = text!("weave-there-no-ring-in-repeat", ring, n);
+                faults.add(Fault::new(&at, message));
             } else if link.cells_along.abs() > FARTHEST || link.cells_across.abs() > FARTHEST {
-                let said = text!("weave-link-over-more-than-repeats", FARTHEST);
-                faults.add(Fault::new(&at, said).limit(f64::from(FARTHEST)));
+                let message = text!("weave-link-over-more-than-repeats", FARTHEST);
+                faults.add(Fault::new(&at, message).limit(f64::from(FARTHEST)));
             } else if link.cells_across != 0 && !self.is_sheet() {
                 faults.add(Fault::new(&at, text!("weave-chain-has-no-repeats-beside")));
             } else if *link == link.back() {
-                let said = text!("weave-ring-cannot-go-through-itself", ring = name(link.ring));
-                faults.add(Fault::new(&at, said));
+                let message = text!("weave-ring-cannot-go-through-itself", ring = name(link.ring));
+                faults.add(Fault::new(&at, message));
             } else if self.links[..i].iter().any(|one| one == link || *one == link.back()) {
-                let said = text!(
+                let message = text!(
                     "weave-through-entered-twice-remove-one",
                     ring = name(link.ring),
                     through = name_at(link.through, link.cells_along, link.cells_across)
                 );
-                faults.add(Fault::new(&at, said));
+                faults.add(Fault::new(&at, message));
             }
         }
         if self.links.is_empty() {
-            let said = text!("weave-no-ring-goes-through-another");
-            faults.add(Fault::new("links", said));
+            let message = text!("weave-no-ring-goes-through-another");
+            faults.add(Fault::new("links", message));
         }
     }
 
@@ -245,8 +245,8 @@ impl Weave {
             let mut all = fold.over.iter().chain(&fold.held_by);
             let linked = all.all(|at| self.links_to(fold.ring, at.ring, at.cells_along, 0));
             if !linked || fold.held_by.is_empty() || fold.over[0] == fold.over[1] {
-                let said = text!("weave-ring-can-only-be-folded", ring = name(fold.ring));
-                faults.add(Fault::new(format!("folds[{i}]"), said));
+                let message = text!("weave-ring-can-only-be-folded", ring = name(fold.ring));
+                faults.add(Fault::new(format!("folds[{i}]"), message));
             }
         }
     }
@@ -266,8 +266,8 @@ impl Weave {
             next.extend(self.linked_with(ring).map(|(to, on, aside)| (to, [at[0] + on, at[1] + aside])));
         }
         if let Some(loose) = reached.iter().position(Option::is_none) {
-            let said = text!("weave-ring-not-linked-anything-that", loose = name(loose));
-            return Some(Fault::new("links", said));
+            let message = text!("weave-ring-not-linked-anything-that", loose = name(loose));
+            return Some(Fault::new("links", message));
         }
         // What closed walks shift by must reach every cell.
         let parts = if self.is_sheet() {

@@ -317,8 +317,8 @@ pub fn causes(
         .filter_map(|(i, one)| Some((i, measured.get(&one.key)? - one.wanted)))
         .collect();
     if seen.is_empty() {
-        let said = text!("cause-nothing-measured-yet-points-cause");
-        return Err(Fault::new("measured", said).into());
+        let message = text!("cause-nothing-measured-yet-points-cause");
+        return Err(Fault::new("measured", message).into());
     }
     let chance: f64 = -0.5 * seen.iter().map(|(i, off)| (off / model.spread(*i)).powi(2)).sum::<f64>();
     // That nothing is wrong is as likely as all causes together, before anything is measured.

@@ -98,12 +98,12 @@ impl PieceCheck {
         if let Some((list, _)) = faults.nest("piece", to_measure(&self.piece, self.of, workshop)) {
             for key in self.keys.iter().filter(|key| list.iter().all(|one| one.key != **key)) {
                 let known: Vec<&str> = list.iter().map(|one| one.key.as_str()).collect();
-                let said = text!(
+                let message = text!(
                     "learn-check-this-piece-has-no-dimension",
                     key = crate::words::quoted(key),
                     known = known.join(", ")
                 );
-                faults.add(Fault::new("keys", said));
+                faults.add(Fault::new("keys", message));
             }
         }
         faults.into_result()
@@ -127,11 +127,11 @@ impl PieceCheck {
         let grades = one.map_or(0, |one| one.grades.len());
         match one.map(|one| one.found) {
             None => {
-                let said = text!(
+                let message = text!(
                     "learn-check-this-piece-has-no-dimension-2",
                     key = crate::words::quoted(&reading.key)
                 );
-                faults.add(Fault::new("key", said));
+                faults.add(Fault::new("key", message));
             }
             Some(FoundWith::Caliper) => {
                 let span =
@@ -279,8 +279,8 @@ impl PieceCheck {
         }
         let last = readings.iter().map(|reading| reading.piece_n).max().unwrap_or(0);
         if last > new.pieces_n {
-            let said = text!("learn-check-number-already-measured-so-there", last);
-            faults.add(Fault::new("pieces_n", said));
+            let message = text!("learn-check-number-already-measured-so-there", last);
+            faults.add(Fault::new("pieces_n", message));
         }
         faults.into_result()
     }

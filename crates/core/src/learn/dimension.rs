@@ -121,8 +121,8 @@ pub fn to_measure(
         (Piece::Chain(request), _) => of_rings(&request.rings()?, of, workshop),
         (Piece::Finding(request), CheckedOf::Piece) => of_finding(request, workshop),
         (Piece::Finding(request), CheckedOf::Coil) => {
-            let said = text!("dimension-not-coil-measure-finished-piece", name = request.kind.0.name);
-            Err(Fault::new("of", said).into())
+            let message = text!("dimension-not-coil-measure-finished-piece", name = request.kind.0.name);
+            Err(Fault::new("of", message).into())
         }
     }
 }

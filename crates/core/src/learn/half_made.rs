@@ -36,8 +36,8 @@ impl<'a> HalfMade<'a> {
         let all = made.steps.len();
         let done_n = at_step_n.unwrap_or_else(|| usually(&made.steps));
         if done_n > all {
-            let said = text!("half-made-has-steps-there-no-step", all, done_n);
-            return Err(Fault::new("at_step_n", said).into());
+            let message = text!("half-made-has-steps-there-no-step", all, done_n);
+            return Err(Fault::new("at_step_n", message).into());
         }
         Ok(Self { made, done_n, request, workshop })
     }

@@ -78,8 +78,8 @@ fn jaw_mm(rolled: &RolledLoop) -> Result<f64, Fault> {
 /// Faults of the loops; a fault where the jaw is not tapered, or the two loops contradict each other.
 pub fn calibrated(plier: &Plier, near_tip: &RolledLoop, near_base: &RolledLoop) -> Result<Plier, Faults> {
     if plier.jaws != Jaws::RoundNose {
-        let said = text!("jaw-only-tapered-jaws-calibrated-with");
-        return Err(Fault::new("jaws", said).into());
+        let message = text!("jaw-only-tapered-jaws-calibrated-with");
+        return Err(Fault::new("jaws", message).into());
     }
     let mut faults = Faults::none();
     let tip = faults.keep(jaw_mm(near_tip).map_err(|fault| fault.within("near_tip")));
@@ -114,8 +114,8 @@ pub fn wear(plier: &Plier, loops: &[RolledLoop], unit: LengthUnit) -> Result<Jaw
     let place_of = |at_mm: f64| plier.diameter_at(at_mm);
     let taper = place_of(1.0).zip(place_of(0.0)).map(|(b, a)| b - a).filter(|taper| *taper > 1e-4);
     let Some(taper) = taper else {
-        let said = text!("jaw-jaw-not-tapered-slipping-along");
-        return Err(Fault::new("plier", said).into());
+        let message = text!("jaw-jaw-not-tapered-slipping-along");
+        return Err(Fault::new("plier", message).into());
     };
     if loops.is_empty() {
         return Err(Fault::new("loops", text!("jaw-measure-at-least-one-loop")).into());

@@ -118,21 +118,21 @@ fn check(pieces: &[MeasuredPiece], tolerance_mm: &[f64], size: usize) -> Result<
         faults.add(Fault::new("size", text!("pairs-set-cannot-be-matched-enter", size)));
     }
     if pieces.len() > MOST_PIECES {
-        let said = text!("pairs-pieces-too-many-match-at", pieces = pieces.len(), MOST_PIECES);
-        faults.add(Fault::new("pieces", said));
+        let message = text!("pairs-pieces-too-many-match-at", pieces = pieces.len(), MOST_PIECES);
+        faults.add(Fault::new("pieces", message));
     }
     if tolerance_mm.is_empty() || tolerance_mm.iter().any(|mm| !mm.is_finite() || *mm <= 0.0) {
         faults.add(Fault::new("tolerance_mm", text!("pairs-enter-for-at-least-one")));
     }
     for (i, piece) in pieces.iter().enumerate() {
         if piece.mm.len() != tolerance_mm.len() || piece.mm.iter().any(|mm| !mm.is_finite()) {
-            let said = text!(
+            let message = text!(
                 "pairs-piece-has-measurements-but-compared",
                 piece_n = piece.piece_n,
                 mm = piece.mm.len(),
                 tolerance_mm = tolerance_mm.len()
             );
-            faults.add(Fault::new(format!("pieces[{i}].mm"), said));
+            faults.add(Fault::new(format!("pieces[{i}].mm"), message));
         }
     }
     faults.into_result()

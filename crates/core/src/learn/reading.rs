@@ -51,7 +51,7 @@ const MOVES: [&str; 7] = ["us", "u", "unstable", "d", "motion", "~", "?"];
 /// moves, or a length no caliper of a bench has.
 pub fn read_line(line: &str) -> Result<f64, Fault> {
     let text = line.trim().trim_matches(char::from(0)).to_lowercase();
-    let wrong = |said: String| Fault::new("line", said);
+    let wrong = |message: String| Fault::new("line", message);
     let nothing = || wrong(text!("learn-reading-not-caliper-reading-should-send", line = quoted(line)));
     if text.is_empty() || text.len() > 80 || text.chars().any(char::is_control) {
         return Err(nothing());
@@ -86,8 +86,8 @@ pub fn read_line(line: &str) -> Result<f64, Fault> {
         "cm" => 10.0 * value,
         "in" | "inch" | "\"" | "''" | "″" => value * MM_PER_INCH,
         "" => {
-            let said = text!("learn-reading-has-no-unit-could-be", line = quoted(line));
-            return Err(wrong(said));
+            let message = text!("learn-reading-has-no-unit-could-be", line = quoted(line));
+            return Err(wrong(message));
         }
         other if other.chars().any(|c| c.is_ascii_digit()) => return Err(nothing()),
         other => {
@@ -120,7 +120,7 @@ pub fn read_line(line: &str) -> Result<f64, Fault> {
 pub fn read_typed(text: &str, habits: Habits) -> Result<f64, Fault> {
     const LENGTH: Span =
         Span { noun: Text::named("learn-reading-measure"), unit: " mm", least: 0.0, most: 300.0 };
-    let length = read_length(text, habits).map_err(|said| Fault::new("typed", said));
+    let length = read_length(text, habits).map_err(|message| Fault::new("typed", message));
     let mm = match length {
         Ok(read) => read.mm,
         Err(fault) => read_line(text).map_err(|of_line| {

@@ -216,15 +216,15 @@ fn gone_wrong(
     let short = Span { noun: Text::named("rescue-what-missing"), unit: " mm", least: 0.1, most: planned_mm };
     let large = Span { noun: Text::named("rescue-how-much-larger"), unit: " mm", least: 0.05, most: 20.0 };
     let none = |what: &str| -> Faults {
-        let said = text!("rescue-has-no-choose-what-went", name = request.kind.0.name, what);
-        Fault::new("wrong", said).into()
+        let message = text!("rescue-has-no-choose-what-went", name = request.kind.0.name, what);
+        Fault::new("wrong", message).into()
     };
     let has = |names: &[&str]| names.iter().find_map(|name| request.kind.0.parameter(name));
     let mut base = request.clone();
     let mut set = |parameter: &Parameter, value: f64| -> Result<(), Faults> {
         if !(parameter.min..=parameter.max).contains(&value) {
             let label = parameter.label;
-            let said = text!(
+            let message = text!(
                 "rescue-that-makes-can-have-measure",
                 label,
                 shown = shown(value, 2),
@@ -232,7 +232,7 @@ fn gone_wrong(
                 min = shown(parameter.min, 2),
                 max = shown(parameter.max, 2)
             );
-            return Err(Fault::new("by", said).into());
+            return Err(Fault::new("by", message).into());
         }
         base.parameters.insert(parameter.name.to_owned(), value);
         Ok(())
@@ -284,11 +284,11 @@ fn gone_wrong(
             set(hammered, mishap.amount)?;
             let used = (h / mishap.amount).ln() / crate::wire::strength::strain_left(&request.wire);
             if used > 1.0 {
-                let said = text!(
+                let message = text!(
                     "rescue-at-has-more-strain-than",
                     by = caliper(mishap.amount, workshop.habits.unit)
                 );
-                return Err(Fault::new("by", said).into());
+                return Err(Fault::new("by", message).into());
             }
             // Hammered wire is longer: it fits as it lies.
             let grown = flush_mm(&base, workshop).unwrap_or(planned_mm);
@@ -350,14 +350,14 @@ fn less_of_something(
         let rounded = ((low / step + 1e-6).floor() * step).max(least);
         let request = with(rounded);
         let Some(blank_mm) = flush_mm(&request, workshop) else { continue };
-        let said = |value: f64| {
+        let read = |value: f64| {
             if parameter.unit == Unit::Turns { shown(value, 1) } else { caliper(value, unit) }
         };
         let mut told = text!(
             "rescue-make-instead",
             label = parameter.label,
-            rounded = said(rounded),
-            said = said(value)
+            rounded = read(rounded),
+            instead = read(value)
         );
         // The less has to be straightened for it the better.
         let undone = half.to_straighten(&request);

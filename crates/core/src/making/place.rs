@@ -235,8 +235,8 @@ impl Chooser<'_> {
     /// Where on a taper a cone is wound, and by what factor more turns, so that it is left after letting go.
     fn taper(&self, cone: Cone) -> (ToolPlace, f64) {
         let Some(wound) = cone.wound_for(&self.bending) else {
-            let said = text!("making-place-this-wire-springs-straight-off");
-            return (ToolPlace { misfit: Some(said.to_owned()), ..plain(With::Taper) }, 1.0);
+            let message = text!("making-place-this-wire-springs-straight-off");
+            return (ToolPlace { misfit: Some(message.to_owned()), ..plain(With::Taper) }, 1.0);
         };
         let place = ToolPlace {
             diameter_mm: Some(wound.small_mm),

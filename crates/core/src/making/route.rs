@@ -88,15 +88,16 @@ impl Inserted {
             ("to_mm", self.to_mm.is_some(), Operation::Hammer),
             ("hours", self.hours.is_some(), Operation::Tumble),
         ];
-        for (field, said, of) in only {
-            if said && self.operation != of {
-                let said = text!("making-route-does-not-apply-only", field, operation = self.operation, of);
-                faults.add(Fault::new(format!("{at}.{field}"), said));
+        for (field, message, of) in only {
+            if message && self.operation != of {
+                let message =
+                    text!("making-route-does-not-apply-only", field, operation = self.operation, of);
+                faults.add(Fault::new(format!("{at}.{field}"), message));
             }
         }
         if self.before_n.is_some() && self.before.is_none() {
-            let said = text!("making-route-enter-operation-this-comes-before");
-            faults.add(Fault::new(format!("{at}.before_n"), said));
+            let message = text!("making-route-enter-operation-this-comes-before");
+            faults.add(Fault::new(format!("{at}.before_n"), message));
         }
         if self.before.is_some() && self.after.is_some() {
             faults.add(Fault::new(format!("{at}.after"), text!("making-route-enter-before-or-after-not")));
@@ -284,16 +285,16 @@ impl Changes {
         let mut faults = Faults::none();
         let n = self.with.len() + self.without.len();
         if n > MOST {
-            let said = text!("making-route-changes-too-many-for-one", n, MOST);
+            let message = text!("making-route-changes-too-many-for-one", n, MOST);
             #[expect(clippy::cast_precision_loss, reason = "100")]
-            return Err(Fault::new("route", said).limit(MOST as f64).into());
+            return Err(Fault::new("route", message).limit(MOST as f64).into());
         }
         let mut route = route;
         for (i, operation) in self.without.iter().enumerate() {
             let at = format!("route.without.{i}");
             if !operation.may_be_left_out() {
-                let said = text!("making-route-without-this-would-be-another", operation);
-                faults.add(Fault::new(at, said));
+                let message = text!("making-route-without-this-would-be-another", operation);
+                faults.add(Fault::new(at, message));
             } else if route.iter().any(|does| does.operation() == *operation) {
                 route.retain(|does| does.operation() != *operation);
             } else {
@@ -304,15 +305,15 @@ impl Changes {
             let at = format!("route.with.{i}");
             inserted.check(&at, &mut faults);
             let Some(place) = faults.keep(place(&route, inserted, &at)) else { continue };
-            if let Some(does) = faults.keep(inserted.does().map_err(|said| Fault::new(at, said))) {
+            if let Some(does) = faults.keep(inserted.does().map_err(|message| Fault::new(at, message))) {
                 route.insert(place, does);
             }
         }
         let anneals = route.iter().filter(|does| does.operation() == Operation::Anneal).count();
         if anneals > MOST_ANNEALS {
-            let said = text!("making-route-anneals-too-many-grain-grows", anneals, MOST_ANNEALS);
+            let message = text!("making-route-anneals-too-many-grain-grows", anneals, MOST_ANNEALS);
             #[expect(clippy::cast_precision_loss, reason = "10")]
-            faults.add(Fault::new("route.with", said).limit(MOST_ANNEALS as f64));
+            faults.add(Fault::new("route.with", message).limit(MOST_ANNEALS as f64));
         }
         faults.into_result()?;
         Ok(route)
@@ -331,9 +332,9 @@ fn place(route: &[Box<dyn Perform + '_>], inserted: &Inserted, at: &str) -> Resu
             all.get(nth as usize - 1).copied().ok_or_else(|| match all.len() {
                 0 => missing("before", before),
                 n => {
-                    let said =
+                    let message =
                         text!("making-route-this-route-has-not", before, n = text!("count-time", n), nth);
-                    Fault::new(format!("{at}.before_n"), said)
+                    Fault::new(format!("{at}.before_n"), message)
                 }
             })
         }

@@ -320,8 +320,8 @@ pub fn run(route: &[Box<dyn Perform + '_>], piece: Workpiece, bench: &Bench) -> 
         let operation = does.operation();
         let cool = waits_to_cool(&mut piece, operation, bench);
         let done = cool.and_then(|()| does.perform(&mut piece, bench)).map_err(|why| {
-            let said = text!("run-step", i = i + 1, operation, why);
-            Fault::new(format!("route.{i}"), said)
+            let message = text!("run-step", i = i + 1, operation, why);
+            Fault::new(format!("route.{i}"), message)
         })?;
         let mut hints = done.hints;
         hints.extend(done.misfit.clone());

@@ -3,7 +3,7 @@
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
-use crate::bench::{Batch, BatchStanding};
+use crate::bench::{Batch, BatchProgress};
 use crate::fault::{Fault, Faults, check_text};
 use crate::making::Changes;
 use crate::piece::Piece;
@@ -71,15 +71,15 @@ impl Bag {
     pub fn of(
         batch: &Batch,
         number: i64,
-        standing: &BatchStanding,
+        progress: &BatchProgress,
         filled_on: Date,
         place: &str,
     ) -> Result<Self, Fault> {
-        if standing.at.is_some() {
-            let said = text!("order-bag-this-batch-isnt-done-yet");
-            return Err(Fault::new("batch", said));
+        if progress.at.is_some() {
+            let message = text!("order-bag-this-batch-isnt-done-yet");
+            return Err(Fault::new("batch", message));
         }
-        let (n, single) = batch.whole(standing);
+        let (n, single) = batch.whole(progress);
         if n == 0 {
             return Err(Fault::new("batch", text!("order-bag-this-batch-has-no-good")));
         }
@@ -90,7 +90,7 @@ impl Bag {
         }
         Ok(Self {
             name: batch.name.clone(),
-            piece: batch.made(standing),
+            piece: batch.made(progress),
             methods: batch.methods,
             changes: batch.changes.clone(),
             workshop: batch.workshop.clone(),
@@ -142,8 +142,8 @@ impl Bag {
         if self.n <= MOST_IN_A_BAG {
             return Ok(());
         }
-        let said = text!("order-bag-too-many-for-one-bag", n = self.n, MOST_IN_A_BAG);
-        Err(Fault::new("n", said).limit(f64::from(MOST_IN_A_BAG)))
+        let message = text!("order-bag-too-many-for-one-bag", n = self.n, MOST_IN_A_BAG);
+        Err(Fault::new("n", message).limit(f64::from(MOST_IN_A_BAG)))
     }
 
     /// What one of it is in the hand, by the methods and changes it was made with. None of what cannot be made any more.

@@ -28,7 +28,7 @@ words! {
 /// How a line of an order is covered.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct LineStanding {
+pub struct LineProgress {
     /// How many are owed.
     pub to_deliver_n: u32,
     /// How many of them lie in bags.
@@ -64,8 +64,8 @@ pub struct BatchOnItsWay<'a> {
 /// let piece = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap())).with_count(24);
 /// let line = Line { name: "clasps".to_owned(), piece, spares_percent: 10.0, handed_n: 0 };
 /// let order = Order { customer: "wardrobe".to_owned(), due: None, note: String::new(), lines: vec![line] };
-/// let standing = &cover(&[&order], &[], &[], &Workshop::default())[0][0];
-/// assert_eq!((standing.to_make_n, standing.state), (27, OrderState::ToMake));
+/// let progress = &cover(&[&order], &[], &[], &Workshop::default())[0][0];
+/// assert_eq!((progress.to_make_n, progress.state), (27, OrderState::ToMake));
 /// ```
 #[must_use]
 pub fn cover(
@@ -73,7 +73,7 @@ pub fn cover(
     bags: &[&Bag],
     batches: &[BatchOnItsWay],
     workshop: &Workshop,
-) -> Vec<Vec<LineStanding>> {
+) -> Vec<Vec<LineProgress>> {
     // Each is worked out once, however many lines look at it.
     let bagged: Vec<Option<InHand>> = bags.iter().map(|bag| bag.in_hand(workshop)).collect();
     let made: Vec<Option<InHand>> = batches.iter().map(|one| one.batch.in_hand(workshop)).collect();
@@ -81,7 +81,7 @@ pub fn cover(
     let mut under_way: Vec<u32> = batches.iter().map(|batch| batch.n).collect();
     let mut turn: Vec<usize> = (0..orders.len()).collect();
     turn.sort_by_key(|at| (orders[*at].due.unwrap_or(Date::MAX), *at));
-    let mut all: Vec<Vec<LineStanding>> = vec![vec![]; orders.len()];
+    let mut all: Vec<Vec<LineProgress>> = vec![vec![]; orders.len()];
     for at in turn {
         for line in &orders[at].lines {
             let to_deliver_n = line.owed_n();
@@ -98,7 +98,7 @@ pub fn cover(
                 () if under_way_n > 0 => OrderState::InTheMaking,
                 () => OrderState::Ready,
             };
-            all[at].push(LineStanding { to_deliver_n, in_bags_n, under_way_n, to_make_n, state });
+            all[at].push(LineProgress { to_deliver_n, in_bags_n, under_way_n, to_make_n, state });
         }
     }
     all
@@ -110,37 +110,37 @@ pub fn cover(
 /// # Errors
 /// A fault at `even_if_set_aside` that names the order due first which would be short of them.
 pub fn check_set_aside(
-    orders: &[(&Order, &[LineStanding])],
+    orders: &[(&Order, &[LineProgress])],
     (of, line): (usize, usize),
     n: u32,
     workshop: &Workshop,
 ) -> Result<(), Fault> {
-    let Some((wanted, standing)) =
+    let Some((wanted, progress)) =
         orders.get(of).and_then(|(order, at)| order.lines.get(line).zip(at.get(line)))
     else {
         return Ok(());
     };
-    if n <= standing.in_bags_n {
+    if n <= progress.in_bags_n {
         return Ok(());
     }
     let wanted = wanted.piece.in_hand(workshop);
-    let holds = |(order, standings): &(&Order, &[LineStanding])| {
-        order.lines.iter().zip(*standings).any(|(line, at)| {
+    let holds = |(order, progress): &(&Order, &[LineProgress])| {
+        order.lines.iter().zip(*progress).any(|(line, at)| {
             at.in_bags_n > 0 && alike(line.piece.in_hand(workshop).as_ref(), wanted.as_ref())
         })
     };
     let others = orders.iter().enumerate().filter(|(at, other)| *at != of && holds(other));
     let first = others.map(|(_, (order, _))| order).min_by_key(|order| order.due.unwrap_or(Date::MAX));
     first.map_or(Ok(()), |other| {
-        let said = text!("cover-set-aside", n = standing.in_bags_n, whom = other.for_whom());
-        Err(Fault::new("even_if_set_aside", said))
+        let message = text!("cover-set-aside", n = progress.in_bags_n, whom = other.for_whom());
+        Err(Fault::new("even_if_set_aside", message))
     })
 }
 
 impl OrderState {
     /// How far an order is: as far as the line that is least far.
     #[must_use]
-    pub fn of(lines: &[LineStanding]) -> Self {
+    pub fn of(lines: &[LineProgress]) -> Self {
         lines.iter().map(|line| line.state).min().unwrap_or(Self::HandedOver)
     }
 }

@@ -16,7 +16,7 @@ use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
 pub use bag::Bag;
-pub use cover::{BatchOnItsWay, LineStanding, OrderState, check_set_aside, cover};
+pub use cover::{BatchOnItsWay, LineProgress, OrderState, check_set_aside, cover};
 pub use to_make::{Covered, orders_of, to_begin};
 pub use wire_short::{WireShort, short_of};
 
@@ -59,7 +59,7 @@ pub struct Line {
     pub name: String,
     /// The piece as it was ordered, and how many of it.
     pub piece: Piece,
-    /// How many more are made in case some are spoiled, per cent of what is made; 0 to 100.
+    /// How many more are made in case some are scrapped, per cent of what is made; 0 to 100.
     #[serde(default, skip_serializing_if = "is_zero")]
     pub spares_percent: f64,
     /// How many were handed over already.
@@ -116,14 +116,14 @@ impl Line {
         faults.keep(Self::SPARES.check("spares_percent", self.spares_percent));
         let n = self.piece.count();
         if n == 0 || n > MOST_PIECES {
-            let said = text!("order-cannot-be-ordered-enter-1", n, MOST_PIECES);
-            faults.add(Fault::new("pieces_n", said).limit(f64::from(MOST_PIECES)));
+            let message = text!("order-cannot-be-ordered-enter-1", n, MOST_PIECES);
+            faults.add(Fault::new("pieces_n", message).limit(f64::from(MOST_PIECES)));
         } else {
             faults.nest("piece", self.piece.check());
         }
         if self.handed_n > n {
-            let said = text!("order-cannot-be-handed-over-only", handed_n = self.handed_n, n);
-            faults.add(Fault::new("handed_n", said).limit(f64::from(n)));
+            let message = text!("order-cannot-be-handed-over-only", handed_n = self.handed_n, n);
+            faults.add(Fault::new("handed_n", message).limit(f64::from(n)));
         }
         faults.into_result()
     }
@@ -165,16 +165,16 @@ impl Order {
         faults.keep(check_text("note", "note", &self.note, 2000));
         if let Some(due) = self.due.filter(|due| !YEARS.contains(&due.year())) {
             let (from, to) = (YEARS.start(), YEARS.end());
-            let said = text!("order-orders-cannot-be-due-in", due = due.year(), from, to);
-            faults.add(Fault::new("due", said));
+            let message = text!("order-orders-cannot-be-due-in", due = due.year(), from, to);
+            faults.add(Fault::new("due", message));
         }
         if self.lines.is_empty() || self.lines.len() > MOST_LINES {
-            let said = text!(
+            let message = text!(
                 "order-order-lines-cannot-be-saved",
                 lines = text!("count-line", n = self.lines.len()),
                 MOST_LINES
             );
-            faults.add(Fault::new("lines", said));
+            faults.add(Fault::new("lines", message));
         }
         for (i, line) in self.lines.iter().enumerate().take(MOST_LINES) {
             faults.nest(&format!("lines[{i}]"), line.check());
@@ -202,8 +202,8 @@ impl Order {
         };
         let owed_n = wanted.owed_n();
         if n == 0 || n > owed_n {
-            let said = text!("order-cannot-be-handed-over-still", n, owed_n, name = wanted.name);
-            return Err(Fault::new("n", said).limit(f64::from(owed_n)));
+            let message = text!("order-cannot-be-handed-over-still", n, owed_n, name = wanted.name);
+            return Err(Fault::new("n", message).limit(f64::from(owed_n)));
         }
         let in_hand = wanted.piece.in_hand(workshop);
         let is_it = |at: &usize| cover::alike(bags[*at].in_hand(workshop).as_ref(), in_hand.as_ref());
@@ -211,8 +211,8 @@ impl Order {
         of_it.sort_by_key(|at| bags[*at].filled_on);
         let there_n: u32 = of_it.iter().map(|at| bags[*at].n).fold(0, u32::saturating_add);
         if n > there_n {
-            let said = text!("order-cannot-be-handed-over-in", n, there_n, name = wanted.name);
-            return Err(Fault::new("n", said).limit(f64::from(there_n)));
+            let message = text!("order-cannot-be-handed-over-in", n, there_n, name = wanted.name);
+            return Err(Fault::new("n", message).limit(f64::from(there_n)));
         }
         let mut left_n = n;
         let mut taken = vec![];

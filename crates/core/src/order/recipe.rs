@@ -84,8 +84,8 @@ impl UnknownSingle {
     pub fn recipes(&self, workshop: &Workshop) -> Result<Vec<Recipe>, Faults> {
         self.measured.check()?;
         let Some(wire_mm) = self.measured.wire_mm else {
-            let said = text!("recipe-start-with-wire-measure-how");
-            return Err(Fault::new("wire_mm", said).into());
+            let message = text!("recipe-start-with-wire-measure-how");
+            return Err(Fault::new("wire_mm", message).into());
         };
         let gauge = Gauge::nearest(workshop.habits.gauge, wire_mm).mm();
         let size_mm = if (gauge - wire_mm).abs() < A_GAUGE_MM { gauge } else { wire_mm };

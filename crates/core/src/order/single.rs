@@ -95,8 +95,8 @@ impl Single {
             }
         }
         if fields.iter().filter(|(_, value)| value.is_some()).count() < 2 {
-            let said = text!("single-one-measurement-fits-too-many");
-            faults.add(Fault::new("long_mm", said));
+            let message = text!("single-one-measurement-fits-too-many");
+            faults.add(Fault::new("long_mm", message));
         }
         faults.into_result()
     }

@@ -1,9 +1,9 @@
 //! What is still to be made for orders, and what of it is still to be cut.
 
 use super::cover::alike;
-use super::{LineStanding, Order};
+use super::{LineProgress, Order};
 use crate::bench::Batch;
-use crate::bench::sittings::agenda::{JobOf, Unmet, Wanted};
+use crate::bench::schedule::agenda::{JobOf, Unmet, Wanted};
 use crate::rack::cut_plan::picked::Picked;
 use crate::tool::workshop::Workshop;
 use lorimant_text::text;
@@ -16,7 +16,7 @@ pub struct Covered<'a> {
     /// The order.
     pub order: &'a Order,
     /// Its lines.
-    pub lines: &'a [LineStanding],
+    pub lines: &'a [LineProgress],
 }
 
 /// The orders with a line that a batch covers.
@@ -50,9 +50,9 @@ pub fn to_begin(orders: &[Covered], workshop: &Workshop) -> (Vec<Wanted>, Vec<Un
             let batch = Batch::of(&line.name, line.piece.clone().known(workshop), at.to_make_n);
             match batch.tasks(workshop) {
                 Ok(tasks) => {
-                    let standing = batch.standing(&tasks, &[]);
+                    let progress = batch.progress(&tasks, &[]);
                     let (due, orders) = (of.order.due, vec![of.id]);
-                    wanted.push(Wanted { of: job, batch, tasks, standing, due, orders });
+                    wanted.push(Wanted { of: job, batch, tasks, progress, due, orders });
                 }
                 Err(faults) => {
                     let text = text!("to-make-cannot-be-made-with-workshop", name = line.name, faults);
@@ -73,7 +73,7 @@ impl Wanted {
             JobOf::Line { order, .. } => text!("to-make-order", order),
         };
         let at = self.tasks.iter().position(|task| task.off_the_spool_mm.is_some())?;
-        let (task, there) = (self.tasks.get(at)?, self.standing.tasks.get(at)?);
+        let (task, there) = (self.tasks.get(at)?, self.progress.tasks.get(at)?);
         // Two blanks are one of what is counted in pairs, and half a pair is rounded up.
         let left = u64::from(there.left_n) * u64::from(self.batch.piece.count());
         let n = u32::try_from(left.div_ceil(u64::from(task.n.max(1)))).unwrap_or(u32::MAX);

@@ -2,7 +2,7 @@
 
 use jiff::civil::Date;
 
-use crate::bench::sittings::agenda::{JobOf, Wanted};
+use crate::bench::schedule::agenda::{JobOf, Wanted};
 use crate::rack::cut_plan::picked::by_wire;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;

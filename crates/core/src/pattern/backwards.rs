@@ -112,9 +112,9 @@ impl PatternRequest {
             let name = self.gives_way(target.measure);
             if taken.contains(&name) {
                 let label = self.kind.0.parameter(name).map_or(name, |p| p.label.as_str());
-                let said =
+                let message =
                     text!("backwards-cannot-be-changed-too-already", measure = target.measure.shown(), label);
-                return Err(Fault::new(format!("targets[{i}].measure"), said).into());
+                return Err(Fault::new(format!("targets[{i}].measure"), message).into());
             }
             taken.push(name);
         }
@@ -131,12 +131,12 @@ impl PatternRequest {
                 return Ok(request);
             }
         }
-        let said = if targets.len() > 1 {
+        let message = if targets.len() > 1 {
             text!("backwards-these-sizes-contradict-each-other")
         } else {
             text!("backwards-this-size-cannot-be-reached")
         };
-        Err(Fault::new("targets", said).into())
+        Err(Fault::new("targets", message).into())
     }
 
     /// The same with this workshop's tools: what gave way is named, and what none of its tools gives is refused.
@@ -175,14 +175,14 @@ impl PatternRequest {
     pub(super) fn changed_to(&self, other: &Self, unit: LengthUnit) -> Vec<String> {
         let changes = self.kind.0.parameters.iter().filter_map(|parameter| {
             let (old, new) = (self.value(parameter.name), other.value(parameter.name));
-            let said = |value| value_text(parameter, value, unit);
+            let message = |value| value_text(parameter, value, unit);
             // What comes of it is told as a caliper reads it.
             let comes_to = |value| match parameter.unit {
                 Unit::Mm => caliper(value, unit),
-                _ => said(value),
+                _ => message(value),
             };
             ((new - old).abs() >= SEEN_MM).then(|| {
-                text!("backwards-instead", label = parameter.label, new = comes_to(new), old = said(old))
+                text!("backwards-instead", label = parameter.label, new = comes_to(new), old = message(old))
             })
         });
         changes.collect()
@@ -221,7 +221,7 @@ impl PatternRequest {
                 ends.iter().copied().fold(f64::INFINITY, f64::min),
                 ends.iter().copied().fold(0.0, f64::max),
             );
-            let said = text!(
+            let message = text!(
                 "backwards-cannot-be-reached-by-alone",
                 measure = target.measure.shown(),
                 mm = both(target.mm),
@@ -230,7 +230,7 @@ impl PatternRequest {
                 most = both(most)
             );
             let limit = if target.mm < least { least } else { most };
-            return Err(Fault::new(format!("targets[{i}].mm"), said).limit(limit).into());
+            return Err(Fault::new(format!("targets[{i}].mm"), message).limit(limit).into());
         };
         // The solver wants a measure that rises.
         let rising = if off_low < off_high { 1.0 } else { -1.0 };

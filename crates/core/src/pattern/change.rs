@@ -28,7 +28,7 @@ pub fn read_value(parameter: &Parameter, text: &str, workshop: &Workshop) -> Res
     match parameter.unit {
         Unit::Mm => length::read(text, workshop.habits)
             .map(|reading| reading.mm)
-            .map_err(|said| Fault::new(field, said)),
+            .map_err(|message| Fault::new(field, message)),
         Unit::Deg | Unit::Turns => {
             let digits = typed.trim_end_matches("degrees").trim_end_matches("deg").trim_end_matches('°');
             let digits =
@@ -143,7 +143,7 @@ impl PatternRequest {
             }
             "size" => {
                 let read = length::read_size(text, workshop.habits);
-                changed.wire.size_mm = read.map_err(|said| Fault::new("wire.size_mm", said))?.mm;
+                changed.wire.size_mm = read.map_err(|message| Fault::new("wire.size_mm", message))?.mm;
             }
             "lot" => changed.wire.lot = LotFactor::read(text)?.map(|lot_n| workshop.lot(lot_n)),
             "temper" => match reading::exactly(text) {
@@ -157,7 +157,7 @@ impl PatternRequest {
                 }
             },
             "metal" => match reading::covered_metal(text) {
-                Some(said) => changed.wire = changed.wire.said(said),
+                Some(message) => changed.wire = changed.wire.message(message),
                 None => {
                     return Err(unknown(
                         "wire.metal",
@@ -203,9 +203,9 @@ impl PatternRequest {
 
     fn no_such_word(&self, slot: &str) -> Fault {
         let own: Vec<&str> = self.kind.0.parameters.iter().map(|p| p.name).collect();
-        let said =
+        let message =
             text!("pattern-change-not-word-this-sentence-known", slot = quoted(slot), own = own.join(", "));
-        Fault::new("slot", said)
+        Fault::new("slot", message)
     }
 
     fn word_nudged(&self, slot: &str, steps: i32, workshop: &Workshop) -> Result<Self, Fault> {
@@ -384,18 +384,18 @@ fn read_pieces(text: &str, singly: bool) -> Result<(u32, bool), Fault> {
         ("singles", true),
         ("single", true),
     ];
-    let said = nouns.iter().find_map(|(noun, singly)| Some((typed.strip_suffix(noun)?, *singly)));
-    let (digits, singly) = said.unwrap_or((typed, singly));
+    let message = nouns.iter().find_map(|(noun, singly)| Some((typed.strip_suffix(noun)?, *singly)));
+    let (digits, singly) = message.unwrap_or((typed, singly));
     let most = f64::from(super::MOST_PIECES);
     #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "whole and within limits")]
     let n = number::read_count(digits).filter(|n| (0.0..=most).contains(n)).map(|n| n as u32);
     let n = n.ok_or_else(|| {
-        let said = text!(
+        let message = text!(
             "pattern-change-not-whole-number-enter-1",
             text = quoted(text),
             most_pieces = super::MOST_PIECES
         );
-        Fault::new("pieces_n", said)
+        Fault::new("pieces_n", message)
     })?;
     Ok((n, singly))
 }

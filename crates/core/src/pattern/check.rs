@@ -294,14 +294,15 @@ impl FormedPiece<'_> {
         let what = self.design.openings.get(opening)?;
         let (mouth_shown, ring) = (caliper(mouth, unit), thickness(ring_mm, unit));
         let (level, sentence) = if mouth < ring_mm + CLEARANCE_MM {
-            let said = text!("pattern-check-s-mouth-too-narrow-for", what = what.what, mouth_shown, ring);
-            (Some(Level::Watch), said)
+            let message = text!("pattern-check-s-mouth-too-narrow-for", what = what.what, mouth_shown, ring);
+            (Some(Level::Watch), message)
         } else if mouth > 4.0 * ring_mm {
-            let said = text!("pattern-check-s-mouth-wide-for-ring", what = what.what, mouth_shown, ring);
-            (Some(Level::Watch), said)
+            let message = text!("pattern-check-s-mouth-wide-for-ring", what = what.what, mouth_shown, ring);
+            (Some(Level::Watch), message)
         } else {
-            let said = text!("pattern-check-ring-wire-fits-its-mouth", ring, what = what.what, mouth_shown);
-            (None, said)
+            let message =
+                text!("pattern-check-ring-wire-fits-its-mouth", ring, what = what.what, mouth_shown);
+            (None, message)
         };
         Some(check(About::Mouth, level, sentence, what.mouth.map(|mouth| mouth.0)))
     }

@@ -205,13 +205,13 @@ impl Design {
     /// A fault at the parameter it depends on when nothing is left for it.
     pub fn leg(&mut self, what: &'static str, length_mm: f64, parameter: &str) -> Result<usize, Fault> {
         if length_mm < -1e-9 || !length_mm.is_finite() {
-            let said = text!(
+            let message = text!(
                 "design-would-be-negative-other-parts",
                 what,
                 length_mm = both(length_mm),
                 length_mm2 = both((-length_mm * 100.0).ceil() / 100.0)
             );
-            return Err(Fault::new(format!("parameters.{parameter}"), said));
+            return Err(Fault::new(format!("parameters.{parameter}"), message));
         }
         Ok(self.lay(what, Course::straight(length_mm.max(0.0))))
     }
@@ -265,9 +265,9 @@ impl Design {
     pub fn thinner(&self, thickness_mm: f64, parameter: &str) -> Result<(), Fault> {
         let h = self.h();
         if thickness_mm >= h {
-            let said =
+            let message =
                 text!("design-wire-thick-cannot-be-hammered", h = both(h), thickness_mm = both(thickness_mm));
-            return Err(Fault::new(format!("parameters.{parameter}"), said).limit(h));
+            return Err(Fault::new(format!("parameters.{parameter}"), message).limit(h));
         }
         Ok(())
     }
@@ -280,13 +280,13 @@ impl Design {
         if low <= high {
             return Ok(());
         }
-        let said = text!(
+        let message = text!(
             "design-too-large-enter-at-most",
             label = parameter.label,
             low = both(low),
             why,
             high = both(high)
         );
-        Err(Fault::new(format!("parameters.{}", parameter.name), said).limit(high))
+        Err(Fault::new(format!("parameters.{}", parameter.name), message).limit(high))
     }
 }

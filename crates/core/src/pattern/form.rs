@@ -83,7 +83,7 @@ impl PatternRequest {
         let mut design = Design::new(profile);
         (self.kind.0.form)(&Dims::new(sizes), &mut design)?;
         let segments = &design.segments;
-        let path = self.standing(&design, segments, false);
+        let path = self.progress(&design, segments, false);
         let finite = path.length_mm.is_finite() && segments.iter().all(|s| s.wire_mm(profile).is_finite());
         if !finite {
             return Err(Fault::new("parameters", text!("pattern-form-these-sizes-dont-work-together")).into());
@@ -138,13 +138,14 @@ impl PatternRequest {
         if sides.all(|side| side.dot(first) > 0.98) {
             return Ok(());
         }
-        let said = text!("pattern-form-bends-both-ways-flat-side", name = capital(self.kind.0.name.as_str()));
-        Err(Fault::new("wire.section", said))
+        let message =
+            text!("pattern-form-bends-both-ways-flat-side", name = capital(self.kind.0.name.as_str()));
+        Err(Fault::new("wire.section", message))
     }
 
     /// Follows segments and stands them as the pattern stands, or with the longest straight stretch
     /// level while they still are `mostly_straight`.
-    fn standing(&self, design: &Design, segments: &[Segment], mostly_straight: bool) -> Path {
+    fn progress(&self, design: &Design, segments: &[Segment], mostly_straight: bool) -> Path {
         let path = Path::follow(segments, design.profile, Frame::default());
         let (index, heading) =
             if mostly_straight { (longest_straight(segments), 0.0) } else { design.stands };
@@ -231,7 +232,7 @@ impl FormedPiece<'_> {
 impl<'a> FormedPiece<'a> {
     /// The same request laid otherwise than it was designed.
     pub(super) fn laid_as(&self, design: Design) -> FormedPiece<'a> {
-        let path = self.request.standing(&design, &design.segments, false);
+        let path = self.request.progress(&design, &design.segments, false);
         let wire_mm = design.segments.iter().map(|segment| segment.wire_mm(design.profile)).collect();
         FormedPiece {
             request: self.request,
@@ -359,6 +360,6 @@ impl FormedPiece<'_> {
             !formed(i) && segment.curve(design.profile).angle() > std::f64::consts::FRAC_PI_3
         };
         let waiting = design.segments.iter().enumerate().any(large);
-        self.request.standing(design, &segments, waiting)
+        self.request.progress(design, &segments, waiting)
     }
 }

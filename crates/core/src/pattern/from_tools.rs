@@ -57,12 +57,12 @@ impl Tools {
         if let Some(own) = workshop.plier(name) {
             return match (own.jaws, self.jaw_mm) {
                 (Jaws::RoundNose, None) => {
-                    let said = text!("from-tools-enter-where-on-jaws-how", own = own.shown());
-                    Err(Fault::new("jaw_mm", said))
+                    let message = text!("from-tools-enter-where-on-jaws-how", own = own.shown());
+                    Err(Fault::new("jaw_mm", message))
                 }
                 (Jaws::Stepped | Jaws::Loop, Some(_)) => {
-                    let said = text!("from-tools-have-steps-not-taper-leave", own = own.shown());
-                    Err(Fault::new("jaw_mm", said))
+                    let message = text!("from-tools-have-steps-not-taper-leave", own = own.shown());
+                    Err(Fault::new("jaw_mm", message))
                 }
                 _ => Ok(Some(own.clone())),
             };
@@ -98,8 +98,8 @@ impl Tools {
                 } else {
                     text!("from-tools-yours", own = own.join(", "))
                 };
-                let said = text!("from-tools-you-have-no-pliers-called", name = quoted(name), yours);
-                Err(Fault::new("plier", said))
+                let message = text!("from-tools-you-have-no-pliers-called", name = quoted(name), yours);
+                Err(Fault::new("plier", message))
             }
         }
     }
@@ -126,8 +126,8 @@ impl PatternRequest {
         self.check()?;
         let mut request = self.clone().settled();
         if tools.plier.is_none() && tools.jaw_mm.is_none() && tools.cut_mm.is_none() {
-            let said = text!("from-tools-enter-what-you-have-pliers");
-            return Err(Fault::new("cut_mm", said).into());
+            let message = text!("from-tools-enter-what-you-have-pliers");
+            return Err(Fault::new("cut_mm", message).into());
         }
         if let Some(mm) = tools.jaw_mm {
             MARK.check("jaw_mm", mm)?;
@@ -170,8 +170,8 @@ impl PatternRequest {
         // The nearest bend takes the jaw in any case: it was said that it is made on it.
         let taken = near.iter().filter(|one| one.2 <= REACHES.ln()).count().max(1);
         if near.is_empty() {
-            let said = text!("from-tools-no-part-rolled-on-jaw", plural = self.kind.0.plural);
-            return Err(Fault::new("plier", said).into());
+            let message = text!("from-tools-no-part-rolled-on-jaw", plural = self.kind.0.plural);
+            return Err(Fault::new("plier", message).into());
         }
         let mut request = self.clone();
         for (parameter, off, _) in near.into_iter().take(taken) {
@@ -231,7 +231,7 @@ impl PatternRequest {
         };
         // Its free dimension alone does not reach: all of it smaller or larger.
         let (request, scale) = self.in_proportion(mark, workshop).map_err(|nearest| {
-            let said = match nearest {
+            let message = match nearest {
                 Some(mm) => text!(
                     "from-tools-cannot-be-made-from-nearest",
                     plural = capital(self.kind.0.plural.as_str()),
@@ -240,7 +240,7 @@ impl PatternRequest {
                 ),
                 None => fault.0.into_iter().next().map_or(String::new(), |fault| fault.message),
             };
-            Fault::new("cut_mm", said)
+            Fault::new("cut_mm", message)
         })?;
         Ok((request, vec![text!("from-tools-everything-in-proportion-times-as", scale = fixed(scale, 2))]))
     }

@@ -238,7 +238,7 @@ impl PatternRequest {
                 }
                 None => {
                     let known: Vec<&str> = pattern.parameters.iter().map(|p| p.name).collect();
-                    let said = text!(
+                    let message = text!(
                         "pattern-has-no-known",
                         name = capital(pattern.name.as_str()),
                         name2 = quoted(name),
@@ -246,14 +246,14 @@ impl PatternRequest {
                         known = known.join(", ")
                     );
                     let field: String = name.chars().take(40).collect();
-                    faults.add(Fault::new(format!("parameters.{field}"), said));
+                    faults.add(Fault::new(format!("parameters.{field}"), message));
                 }
             }
         }
         if self.pieces_n == 0 || self.pieces_n > MOST_PIECES {
-            let said = text!("pattern-pieces-cannot-be-planned-at", pieces_n = self.pieces_n, MOST_PIECES);
+            let message = text!("pattern-pieces-cannot-be-planned-at", pieces_n = self.pieces_n, MOST_PIECES);
             let limit = if self.pieces_n == 0 { 1.0 } else { f64::from(MOST_PIECES) };
-            faults.add(Fault::new("pieces_n", said).limit(limit));
+            faults.add(Fault::new("pieces_n", message).limit(limit));
         }
         self.ends.check(&mut faults);
         faults.keep(Self::ALLOWANCE.check("allowance_mm", self.allowance_mm));

@@ -192,9 +192,9 @@ impl Parameter {
         if self.unit == Unit::Choice && value.fract() != 0.0 {
             let ways: Vec<String> =
                 self.options.iter().enumerate().map(|(i, way)| text!("parameter-is", i, way)).collect();
-            let said =
+            let message =
                 text!("parameter-between-two-options-for", value, label = self.label, ways = ways.join(", "));
-            return Err(Fault::new(field, said));
+            return Err(Fault::new(field, message));
         }
         Ok(value)
     }

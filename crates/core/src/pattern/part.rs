@@ -86,14 +86,14 @@ pub fn closes_on(
         return Ok(());
     }
     let least = (least * 100.0).ceil() / 100.0;
-    let said = text!(
+    let message = text!(
         "pattern-part-loop-inside-needs-straight-close",
         inside_mm = both(inside_mm),
         least = both(least),
         leg,
         length_mm = both(length_mm)
     );
-    Err(Fault::new(format!("parameters.{parameter}"), said).limit(least))
+    Err(Fault::new(format!("parameters.{parameter}"), message).limit(least))
 }
 
 /// A loop from the near end that stands centred over the stem that follows: loop, then neck. Gives
@@ -150,12 +150,12 @@ pub fn kicked_tip(f: &mut Design, kick_deg: f64, tip_mm: f64, left: bool) -> (us
 
 /// The fault of wraps that need more stem than there is.
 pub fn wraps_longer_than(parameter: &str, stem: &str, length_mm: f64, cover_mm: f64) -> Fault {
-    let said = text!(
+    let message = text!(
         "pattern-part-wraps-cover-more-than-enter",
         cover_mm = both(cover_mm),
         stem,
         length_mm = both(length_mm),
         cover_mm2 = both((cover_mm * 100.0).ceil() / 100.0)
     );
-    Fault::new(format!("parameters.{parameter}"), said).limit(cover_mm)
+    Fault::new(format!("parameters.{parameter}"), message).limit(cover_mm)
 }

@@ -26,14 +26,14 @@ impl FormedPiece<'_> {
             let path = self.after(&steps[..=i]);
             let Some((segment, by_mm)) = self.in_the_way(&path, &steps[i], reach_mm) else { continue };
             let what = self.design.segments[segment].what;
-            let said = text!("reach-in-way-jaw-here-make", what, by_mm = caliper(by_mm, unit));
+            let message = text!("reach-in-way-jaw-here-make", what, by_mm = caliper(by_mm, unit));
             let step = &mut steps[i];
             step.misfit = true;
             step.hint = Some(match step.hint.take() {
-                Some(hint) => format!("{hint} {said}"),
-                None => said.clone(),
+                Some(hint) => format!("{hint} {message}"),
+                None => message.clone(),
             });
-            step.unfit.get_or_insert(said);
+            step.unfit.get_or_insert(message);
         }
     }
 

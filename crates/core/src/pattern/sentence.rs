@@ -60,7 +60,7 @@ pub fn write(request: &PatternRequest, unit: LengthUnit) -> Vec<Phrase> {
     };
     let many = n != 1 || request.in_pairs();
     let name = if many { pattern.plural } else { pattern.name };
-    let mut said = vec![
+    let mut phrases = vec![
         word(count, "pieces", "pieces_n".to_owned()),
         between(" "),
         word(name.to_owned().to_string(), "kind", "kind".to_owned()),
@@ -74,36 +74,36 @@ pub fn write(request: &PatternRequest, unit: LengthUnit) -> Vec<Phrase> {
     ];
     for (i, ((slot, field), text)) in WIRE_SLOTS.into_iter().zip(texts).enumerate() {
         if i > 0 {
-            said.push(between(if slot == "section" { ", " } else { " " }));
+            phrases.push(between(if slot == "section" { ", " } else { " " }));
         }
-        said.push(word(text, slot, field.to_owned()));
+        phrases.push(word(text, slot, field.to_owned()));
     }
     if let Some(lot) = wire.lot {
-        said.push(between(", "));
-        said.push(word(lot.shown(), "lot", "wire.lot.lot_n".to_owned()));
+        phrases.push(between(", "));
+        phrases.push(word(lot.shown(), "lot", "wire.lot.lot_n".to_owned()));
     }
     for (i, parameter) in pattern.parameters.iter().enumerate() {
         let value = request.value(parameter.name);
-        said.push(between(if i == 0 { ": " } else { ", " }));
+        phrases.push(between(if i == 0 { ": " } else { ", " }));
         let bare = parameter.unit == Unit::Choice && parameter.name != "counted"
             || (value == 0.0 && parameter.none.is_some());
         if !bare {
-            said.push(between(format!("{} ", parameter.label)));
+            phrases.push(between(format!("{} ", parameter.label)));
         }
-        said.push(word(
+        phrases.push(word(
             value_text(parameter, value, unit),
             parameter.name,
             format!("parameters.{}", parameter.name),
         ));
     }
     if let Some(plier) = &request.plier {
-        said.push(between(text!("pattern-sentence-rolled-on")));
-        said.push(word(plier.clone(), "plier", "plier".to_owned()));
+        phrases.push(between(text!("pattern-sentence-rolled-on")));
+        phrases.push(word(plier.clone(), "plier", "plier".to_owned()));
     }
     if request.mirrored {
-        said.push(between(", "));
-        said.push(word("mirrored".to_owned(), "hand", "mirrored".to_owned()));
+        phrases.push(between(", "));
+        phrases.push(word("mirrored".to_owned(), "hand", "mirrored".to_owned()));
     }
-    said.push(between("."));
-    said
+    phrases.push(between("."));
+    phrases
 }

@@ -196,8 +196,8 @@ const MOST_PARTS: usize = 20;
 /// A fault at `parts` for fewer than two or more than twenty; the faults of a part, within `parts[i]`.
 pub fn weakest(parts: &[Piece], workshop: &Workshop) -> Result<SetStrength, Faults> {
     if !(2..=MOST_PARTS).contains(&parts.len()) {
-        let said = text!("mate-set-cannot-be-compared-enter", parts = parts.len(), MOST_PARTS);
-        return Err(Fault::new("parts", said).limit(20.0).into());
+        let message = text!("mate-set-cannot-be-compared-enter", parts = parts.len(), MOST_PARTS);
+        return Err(Fault::new("parts", message).limit(20.0).into());
     }
     let mut held = vec![];
     for (i, piece) in parts.iter().enumerate() {

@@ -198,8 +198,8 @@ impl CostRequest {
         }
         faults.keep(check_money("bought", self.bought));
         if self.pieces_n == 0 || self.pieces_n > 1_000_000 {
-            let said = text!("rack-cost-not-number-pieces-enter-1", pieces_n = self.pieces_n);
-            faults.add(Fault::new("pieces_n", said).limit(1_000_000.0));
+            let message = text!("rack-cost-not-number-pieces-enter-1", pieces_n = self.pieces_n);
+            faults.add(Fault::new("pieces_n", message).limit(1_000_000.0));
         }
         faults.into_result()
     }

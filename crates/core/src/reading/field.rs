@@ -118,10 +118,10 @@ impl TypedField {
     fn read(&self, wire: Option<&Wire>, habits: Habits) -> Result<ReadField, Fault> {
         let mut found = ReadField { field: self.field.clone(), ..ReadField::default() };
         let text = self.text.trim();
-        let fault = |said: String| Fault::new(self.field.as_str(), said);
+        let fault = |message: String| Fault::new(self.field.as_str(), message);
         if text.is_empty() {
-            let said = || text!("field-nothing-entered-write-as", reads = self.input.example());
-            return if self.needed { Err(fault(said())) } else { Ok(found) };
+            let message = || text!("field-nothing-entered-write-as", reads = self.input.example());
+            return if self.needed { Err(fault(message())) } else { Ok(found) };
         }
         let lower = text.to_lowercase();
         let value = match self.input {
@@ -130,7 +130,7 @@ impl TypedField {
                 return Ok(found);
             }
             Reads::Money => {
-                found.money = Some(number::decimal(text).map_err(|said| fault(self.sentence(said)))?);
+                found.money = Some(number::decimal(text).map_err(|message| fault(self.sentence(message)))?);
                 return Ok(found);
             }
             Reads::Length => a_length(&lower, habits),
@@ -140,21 +140,21 @@ impl TypedField {
             },
             Reads::OfWire => of_wire(text, wire, habits),
             Reads::Mass => bare(&lower, &["g"])
-                .or_else(|said| mass::read(&lower).filter(|_| !either_way(&lower)).ok_or(said)),
+                .or_else(|message| mass::read(&lower).filter(|_| !either_way(&lower)).ok_or(message)),
             Reads::Percent => bare(&lower, &["%", "percent"]).map(|hundredths| hundredths / 100.0),
             Reads::Newtons => pull(&lower),
             Reads::Minutes => minutes(&lower),
             Reads::Count => number::read_count(&lower).ok_or_else(String::new),
         };
-        found.value = Some(value.map_err(|said| fault(self.sentence(said)))?);
+        found.value = Some(value.map_err(|message| fault(self.sentence(message)))?);
         Ok(found)
     }
 
     /// What is wrong, in the words of what the field asks for, unless what was said already tells more.
-    fn sentence(&self, said: String) -> String {
+    fn sentence(&self, message: String) -> String {
         let tells = matches!(self.input, Reads::Length | Reads::Over | Reads::OfWire);
         if tells || (either_way(&self.text) && self.input != Reads::Count) {
-            return said;
+            return message;
         }
         let (text, noun, example) = (quoted(&self.text), self.input.shown(), self.input.example());
         text!("field-not-valid-write-as", text, noun, example)

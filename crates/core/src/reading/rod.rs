@@ -50,8 +50,8 @@ pub fn read(text: &str, workshop: &Workshop) -> Result<Mandrel, Fault> {
     match rod(&mut rest, workshop) {
         Ok(rod) if rest.trim().is_empty() => Ok(meant(rod, workshop)),
         _ => {
-            let said = text!("rod-not-rod-try-5-mm", text = quoted(text));
-            Err(Fault::new("mandrel.diameter_mm", said))
+            let message = text!("rod-not-rod-try-5-mm", text = quoted(text));
+            Err(Fault::new("mandrel.diameter_mm", message))
         }
     }
 }

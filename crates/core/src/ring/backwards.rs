@@ -162,15 +162,15 @@ impl RingTarget {
         faults.keep(Self::TARGET.check("target_inside_diameter_mm", target));
         if let Some(short) = self.target_inside_short_mm {
             faults.keep(Self::TARGET.check("target_inside_short_mm", short));
-            let said = match self.shape {
+            let message = match self.shape {
                 Shape::Oval if short > target => {
                     text!("backwards-short-way-longer-than-long", short = both(short), target = both(target))
                 }
                 Shape::Oval => String::new(),
                 shape => text!("backwards-ring-has-no-short-way", shape),
             };
-            if !said.is_empty() {
-                faults.add(Fault::new("target_inside_short_mm", said).limit(target));
+            if !message.is_empty() {
+                faults.add(Fault::new("target_inside_short_mm", message).limit(target));
             }
         }
         let blank = Mandrel { shape: self.shape, ..Mandrel::round(10.0) };
@@ -230,13 +230,13 @@ impl RingTarget {
         // Too small a rod may leave nothing of a ring whose cut takes a whole turn.
         let smallest = self.ring_on(&bending, self.rod(least).outline()).map_or(0.0, Outline::across);
         if target < smallest - 1e-9 {
-            let said = text!(
+            let message = text!(
                 "backwards-this-wire-makes-no-ring",
                 target = both(target),
                 least = both(least),
                 smallest = both(smallest)
             );
-            return Err(Fault::new("target_inside_diameter_mm", said).limit(smallest));
+            return Err(Fault::new("target_inside_diameter_mm", message).limit(smallest));
         }
         // What the cut takes is closed up: the coil must be so much longer round.
         let taken = self.cutting.taken(self.wire.size_mm).from_ring_mm;
@@ -247,18 +247,18 @@ impl RingTarget {
             None => Some(wanted),
         };
         let Some(closed) = shut else {
-            let said = text!("backwards-no-ring-hammered-this-thin", target = both(target));
-            return Err(Fault::new("target_inside_diameter_mm", said));
+            let message = text!("backwards-no-ring-hammered-this-thin", target = both(target));
+            return Err(Fault::new("target_inside_diameter_mm", message));
         };
         let relaxed = closed.with_perimeter(closed.perimeter() + taken);
         outline_for(&bending, relaxed).map(Outline::across).ok_or_else(|| {
-            let said = text!(
+            let message = text!(
                 "backwards-this-springs-straight-before-makes",
                 temper = self.wire.temper,
                 metal = self.wire.metal,
                 target = both(target)
             );
-            Fault::new("target_inside_diameter_mm", said).limit(smallest)
+            Fault::new("target_inside_diameter_mm", message).limit(smallest)
         })
     }
 

@@ -48,8 +48,8 @@ impl RingRequest {
             Change::Typed(text) => self.typed(slot, text, workshop),
             Change::Nudge(steps) => self.nudged(slot, *steps, workshop),
             Change::Pulled(_) => {
-                let said = text!("ring-change-ring-plan-has-no-dimension");
-                Err(Fault::new(field_of(slot), said).into())
+                let message = text!("ring-change-ring-plan-has-no-dimension");
+                Err(Fault::new(field_of(slot), message).into())
             }
         }?;
         Ok(changed.keeping_its_lot(self).recounted(workshop))
@@ -73,7 +73,8 @@ impl RingRequest {
     fn typed(&self, slot: Slot, text: &str, workshop: &Workshop) -> Result<Self, Faults> {
         let mut changed = self.clone();
         let field = field_of(slot);
-        let read = |text: &str| length::read(text, workshop.habits).map_err(|said| Fault::new(field, said));
+        let read =
+            |text: &str| length::read(text, workshop.habits).map_err(|message| Fault::new(field, message));
         match slot {
             Slot::Rings => match read_count(text) {
                 Ok(rings_n) => {
@@ -90,7 +91,7 @@ impl RingRequest {
             },
             Slot::Size => {
                 let read = length::read_size(text, workshop.habits);
-                changed.wire.size_mm = read.map_err(|said| Fault::new(field, said))?.mm;
+                changed.wire.size_mm = read.map_err(|message| Fault::new(field, message))?.mm;
             }
             Slot::Inside => return self.giving(read(text)?.mm, workshop),
             Slot::Making => return Err(unknown(slot, text).into()),
@@ -98,8 +99,9 @@ impl RingRequest {
             Slot::Pulls => changed.pulls_n = read_pulls(text)?,
             Slot::Hammered if is_no(text) => changed.hammered_mm = None,
             Slot::Hammered => {
-                let said = text.trim().trim_start_matches("hammered").trim().trim_start_matches("to ").trim();
-                changed.hammered_mm = Some(read(said)?.mm);
+                let message =
+                    text.trim().trim_start_matches("hammered").trim().trim_start_matches("to ").trim();
+                changed.hammered_mm = Some(read(message)?.mm);
             }
             Slot::Mandrel => changed.wind_on(reading::rod::read(text, workshop)?),
             Slot::Blade => {
@@ -110,7 +112,7 @@ impl RingRequest {
             Slot::Temper | Slot::Metal | Slot::Section | Slot::Winding | Slot::Cutting => {
                 match (slot, reading::exactly(text)) {
                     (Slot::Metal, _) => match reading::covered_metal(text) {
-                        Some(said) => changed.wire = changed.wire.said(said),
+                        Some(message) => changed.wire = changed.wire.message(message),
                         None => return Err(unknown(slot, text).into()),
                     },
                     (Slot::Temper, Some(Word::Temper(temper))) => changed.wire.temper = temper,
@@ -401,9 +403,9 @@ fn is_no(text: &str) -> bool {
 }
 
 fn read_pulls(text: &str) -> Result<u32, Fault> {
-    let said = text.trim().to_lowercase();
+    let message = text.trim().to_lowercase();
     let digits =
-        said.trim_start_matches("pulled straight").trim_end_matches("times").trim_end_matches("time");
+        message.trim_start_matches("pulled straight").trim_end_matches("times").trim_end_matches("time");
     let digits = digits.trim().trim_end_matches("pulls").trim_end_matches("pull").trim();
     if is_no(digits) || digits == "by fingers only" {
         return Ok(0);
@@ -444,8 +446,8 @@ fn unknown(slot: Slot, text: &str) -> Fault {
         Slot::Section => Section::ALL.iter().map(|s| s.shown()).collect(),
         Slot::Winding => Winding::ALL.iter().map(|w| w.shown()).collect(),
         Slot::Making => {
-            let said = text!("ring-change-choose-steps-add-route-from");
-            return Fault::new(field_of(slot), said);
+            let message = text!("ring-change-choose-steps-add-route-from");
+            return Fault::new(field_of(slot), message);
         }
         _ => Method::ALL.iter().map(|m| m.shown()).collect(),
     };

@@ -115,8 +115,8 @@ pub(crate) fn by_hand() -> Winding {
 
 /// The fault of asking for more rings than a plan can hold.
 pub(crate) fn too_many(rings: f64) -> Fault {
-    let said = text!("ring-rings-too-many-for-one", rings = fixed(rings, 0), MOST_RINGS);
-    Fault::new("rings_n", said).limit(f64::from(MOST_RINGS))
+    let message = text!("ring-rings-too-many-for-one", rings = fixed(rings, 0), MOST_RINGS);
+    Fault::new("rings_n", message).limit(f64::from(MOST_RINGS))
 }
 
 /// Longest coil that hands hold on a rod of which no length is known, mm.
@@ -200,8 +200,8 @@ impl RingRequest {
         faults.nest("mandrel", self.mandrel.check());
         faults.nest("cutting", self.cutting.check(self.wire.size_mm));
         if self.rings_n == 0 {
-            let said = text!("ring-0-rings-need-no-wire");
-            faults.add(Fault::new("rings_n", said).limit(1.0));
+            let message = text!("ring-0-rings-need-no-wire");
+            faults.add(Fault::new("rings_n", message).limit(1.0));
         } else if self.rings_n > MOST_RINGS {
             faults.add(too_many(f64::from(self.rings_n)));
         }

@@ -194,21 +194,21 @@ impl RingRequest {
 
     fn closes_up(&self, coil: &Coil) -> Fault {
         let thickness = coil.profile.thickness_mm();
-        let said = text!(
+        let message = text!(
             "ring-plan-hammered-this-thin-wire-such",
             thickness = both((thickness * 0.7 * 100.0).round() / 100.0)
         );
-        Fault::new("hammered_mm", said)
+        Fault::new("hammered_mm", message)
     }
 
     fn all_taken(&self, taken: CutLoss, coil: &Coil) -> Fault {
         let most = coil.relaxed.perimeter();
-        let said = text!(
+        let message = text!(
             "ring-plan-cutting-takes-off-each-ring",
             from_ring_mm = both(taken.from_ring_mm),
             most = both(most)
         );
-        Fault::new("cutting.kerf_mm", said).limit(most)
+        Fault::new("cutting.kerf_mm", message).limit(most)
     }
 
     pub(crate) fn layout(&self, coil: &Coil, taken: CutLoss) -> Result<Layout, Fault> {
@@ -219,8 +219,9 @@ impl RingRequest {
         if rings < 1.0 {
             let one = Layout { rings_per_coil: 1, turns_per_ring };
             let least = self.turns_for(1.0, coil, one) * coil.pitch_mm;
-            let said = text!("ring-plan-coil-too-short-for-single", room = both(room), least = both(least));
-            return Err(Fault::new("mandrel.usable_mm", said).limit(least));
+            let message =
+                text!("ring-plan-coil-too-short-for-single", room = both(room), least = both(least));
+            return Err(Fault::new("mandrel.usable_mm", message).limit(least));
         }
         #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "clamped to the limit")]
         let rings = rings.min(f64::from(MOST_RINGS)) as u32;

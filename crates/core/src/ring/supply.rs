@@ -57,7 +57,7 @@ impl Supply {
     /// # Errors
     /// A fault at `typed` when it is neither a length nor a mass, or may be two numbers.
     pub fn read(text: &str, habits: Habits) -> Result<Self, Fault> {
-        match field::amount(text, habits).map_err(|said| Fault::new("typed", said))? {
+        match field::amount(text, habits).map_err(|message| Fault::new("typed", message))? {
             Amount::Mass(grams) => Ok(Self { wire_length_mm: None, wire_mass_g: Some(grams) }),
             Amount::Length(mm) => Ok(Self { wire_length_mm: Some(mm), wire_mass_g: None }),
         }
@@ -72,12 +72,12 @@ impl Supply {
             (Some(length), None) => Self::LENGTH.check("wire_length_mm", length),
             (None, Some(mass)) => Self::MASS.check("wire_mass_g", mass).map(|g| wire.length_of_mm(g)),
             (None, None) => {
-                let said = text!("supply-enter-wires-length-in-mm");
-                Err(Fault::new("wire_length_mm", said))
+                let message = text!("supply-enter-wires-length-in-mm");
+                Err(Fault::new("wire_length_mm", message))
             }
             (Some(_), Some(_)) => {
-                let said = text!("supply-enter-wires-length-or-its");
-                Err(Fault::new("wire_mass_g", said))
+                let message = text!("supply-enter-wires-length-or-its");
+                Err(Fault::new("wire_mass_g", message))
             }
         }
     }

@@ -75,17 +75,17 @@ pub fn check(wire: &Wire, to_mm: f64) -> Result<(), Fault> {
     if to_mm < h && to_mm >= least {
         return Ok(());
     }
-    let (said, limit) = if to_mm >= h {
+    let (message, limit) = if to_mm >= h {
         (text!("hammered-cannot-be-hammered-thicker"), h)
     } else {
         (text!("hammered-would-be-foil"), least)
     };
-    let said = text!(
+    let message = text!(
         "hammered-wire-thick-hammered-can-be",
         h = both(h),
         to_mm = both(to_mm),
-        said,
+        message,
         least = both((least * 100.0).ceil() / 100.0)
     );
-    Err(Fault::new("hammered_mm", said).limit(limit))
+    Err(Fault::new("hammered_mm", message).limit(limit))
 }

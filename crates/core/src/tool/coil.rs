@@ -265,33 +265,33 @@ fn fits(wire: &Wire, mandrel: &Mandrel) -> Result<(), Fault> {
     let across = mandrel.outline().short_across();
     let size = wire.size_mm;
     if thickness > across + 1e-9 {
-        let said =
+        let message =
             text!("coil-wire-thick-thicker-than-rod", thickness = both(thickness), across = both(across));
-        return Err(Fault::new("wire.size_mm", said).limit(across));
+        return Err(Fault::new("wire.size_mm", message).limit(across));
     }
     if wire.section == Section::Square && across < LEAST_SQUARE_RATIO * size {
         let least = LEAST_SQUARE_RATIO * size;
-        let said = text!(
+        let message = text!(
             "coil-square-wire-bulges-on-its",
             size = both(size),
             across = both(across),
             least = both(least)
         );
-        return Err(Fault::new("mandrel.diameter_mm", said).limit(least));
+        return Err(Fault::new("mandrel.diameter_mm", message).limit(least));
     }
     Ok(())
 }
 
 fn springs_straight(bending: &Bending, wire: &Wire, mandrel: &Mandrel) -> Fault {
     let most = 2.0 * (1.0 / bending.yield_curvature() - bending.profile.centroid_mm());
-    let said = text!(
+    let message = text!(
         "coil-on-this-springs-straight-again",
         mandrel = mandrel.shown(),
         temper = wire.temper,
         metal = wire.metal,
         most = both(most)
     );
-    Fault::new("mandrel.diameter_mm", said).limit(most)
+    Fault::new("mandrel.diameter_mm", message).limit(most)
 }
 
 /// Mean diameter of a round outline's wire, or the mean of the same length for any other, mm.

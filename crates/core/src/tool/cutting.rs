@@ -240,21 +240,21 @@ impl Cutting {
         }
         let kerf = self.kerf_mm.unwrap_or_else(|| self.blade_for(size_mm).thickness_mm());
         if self.method == Method::Saw && size_mm > 0.0 && kerf >= size_mm {
-            let said = text!("cutting-saw-cut-wide-takes-all", kerf = both(kerf), size_mm = both(size_mm));
-            faults.add(Fault::new("method", said).limit(size_mm));
+            let message = text!("cutting-saw-cut-wide-takes-all", kerf = both(kerf), size_mm = both(size_mm));
+            faults.add(Fault::new("method", message).limit(size_mm));
         }
         if let (Method::Saw, Some(blade)) = (self.method, self.blade) {
             let teeth = blade.teeth_in(size_mm);
             let right = Blade::suited_to(size_mm);
             if teeth < LEAST_TEETH && blade != right && size_mm.is_finite() {
-                let said = text!(
+                let message = text!(
                     "cutting-blade-has-only-teeth-in",
                     blade,
                     teeth = fixed(teeth, 1),
                     size_mm = both(size_mm),
                     right
                 );
-                faults.add(Fault::new("blade", said).limit(LEAST_TEETH));
+                faults.add(Fault::new("blade", message).limit(LEAST_TEETH));
             }
         }
         faults.into_result()

@@ -79,8 +79,8 @@ impl Gear {
         faults.keep(Self::CUTTER.check("cutter_mm", self.cutter_mm));
         faults.keep(Self::CUTTER.check("cutter_hard_mm", self.cutter_hard_mm));
         if self.cutter_hard_mm > self.cutter_mm {
-            let said = text!("gear-cutter-cant-take-thicker-hard");
-            faults.add(Fault::new("cutter_hard_mm", said).limit(self.cutter_mm));
+            let message = text!("gear-cutter-cant-take-thicker-hard");
+            faults.add(Fault::new("cutter_hard_mm", message).limit(self.cutter_mm));
         }
         faults.keep(Self::BARREL.check("barrel_g", self.barrel_g));
         if let Some(taper) = &self.taper {
@@ -155,8 +155,8 @@ impl Taper {
         faults.keep(Self::ACROSS.check("wide_mm", self.wide_mm));
         faults.keep(Self::LENGTH.check("length_mm", self.length_mm));
         if self.wide_mm <= self.narrow_mm {
-            let said = text!("gear-taper-widens-from-its-narrow");
-            faults.add(Fault::new("wide_mm", said).limit(self.narrow_mm));
+            let message = text!("gear-taper-widens-from-its-narrow");
+            faults.add(Fault::new("wide_mm", message).limit(self.narrow_mm));
         }
         faults.into_result()
     }

@@ -158,8 +158,8 @@ impl Mandrel {
             60,
         ));
         if self.tape_layers > 20 {
-            let said = text!("mandrel-layers-tape-too-many-enter", tape_layers = self.tape_layers);
-            faults.add(Fault::new("tape_layers", said).limit(20.0));
+            let message = text!("mandrel-layers-tape-too-many-enter", tape_layers = self.tape_layers);
+            faults.add(Fault::new("tape_layers", message).limit(20.0));
         }
         if faults.is_empty() {
             self.check_together(&mut faults);
@@ -170,27 +170,28 @@ impl Mandrel {
     fn check_together(&self, faults: &mut Faults) {
         if let Some(short) = self.short_mm {
             if self.shape != Shape::Oval {
-                let said = text!("mandrel-rod-has-no-short-axis", shape = self.shape);
-                faults.add(Fault::new("short_mm", said));
+                let message = text!("mandrel-rod-has-no-short-axis", shape = self.shape);
+                faults.add(Fault::new("short_mm", message));
             } else if short > self.diameter_mm {
-                let said = text!(
+                let message = text!(
                     "mandrel-short-axis-longer-than-long",
                     short = both(short),
                     diameter_mm = both(self.diameter_mm)
                 );
-                faults.add(Fault::new("short_mm", said).limit(self.diameter_mm));
+                faults.add(Fault::new("short_mm", message).limit(self.diameter_mm));
             }
         }
         if self.corner_mm.is_some_and(|corner| corner > self.diameter_mm / 2.0) {
             let most = self.diameter_mm / 2.0;
-            let said = text!("mandrel-corners-cannot-be-rounder-than", most = both(most));
-            faults.add(Fault::new("corner_mm", said).limit(most));
+            let message = text!("mandrel-corners-cannot-be-rounder-than", most = both(most));
+            faults.add(Fault::new("corner_mm", message).limit(most));
         }
         if let (Some(usable), Some(length)) = (self.usable_mm, self.length_mm)
             && usable > length
         {
-            let said = text!("mandrel-cannot-be-wound-on-rod", usable = both(usable), length = both(length));
-            faults.add(Fault::new("usable_mm", said).limit(length));
+            let message =
+                text!("mandrel-cannot-be-wound-on-rod", usable = both(usable), length = both(length));
+            faults.add(Fault::new("usable_mm", message).limit(length));
         }
     }
 

@@ -115,19 +115,19 @@ impl Plier {
                 faults.keep(Self::DIAMETER.check("tip_mm", tip));
                 faults.keep(Self::DIAMETER.check("base_mm", base));
                 if base <= tip {
-                    let said = text!("plier-base-no-thicker-than-tip", base = both(base), tip = both(tip));
-                    faults.add(Fault::new("base_mm", said).limit(tip));
+                    let message = text!("plier-base-no-thicker-than-tip", base = both(base), tip = both(tip));
+                    faults.add(Fault::new("base_mm", message).limit(tip));
                 }
             }
             (None, None, [first, second]) => {
                 if second.at_mm - first.at_mm < 1.0 || second.diameter_mm <= first.diameter_mm {
-                    let said = text!("plier-second-place-must-be-at");
-                    faults.add(Fault::new("measured[1].at_mm", said));
+                    let message = text!("plier-second-place-must-be-at");
+                    faults.add(Fault::new("measured[1].at_mm", message));
                 }
             }
             _ => {
-                let said = text!("plier-enter-diameters-at-tip-base");
-                faults.add(Fault::new("tip_mm", said));
+                let message = text!("plier-enter-diameters-at-tip-base");
+                faults.add(Fault::new("tip_mm", message));
             }
         }
     }
@@ -137,8 +137,8 @@ impl Plier {
         let n = self.diameters_mm.len();
         if n < least || n > 12 || (self.jaws == Jaws::Loop && n != 2) {
             let right = if self.jaws == Jaws::Loop { text!("plier-exactly-2") } else { text!("plier-1-12") };
-            let said = text!("plier-diameters-entered-jaws-have", n, jaws = self.jaws.shown(), right);
-            faults.add(Fault::new("diameters_mm", said));
+            let message = text!("plier-diameters-entered-jaws-have", n, jaws = self.jaws.shown(), right);
+            faults.add(Fault::new("diameters_mm", message));
         }
         for (i, diameter) in self.diameters_mm.iter().enumerate() {
             faults.keep(Self::DIAMETER.check(&format!("diameters_mm[{i}]"), *diameter));

@@ -223,8 +223,11 @@ impl Workshop {
         };
         let same_name = |rod: &&Mandrel| {
             let name = |m: &Mandrel| m.name.as_deref().unwrap_or("rod").to_lowercase();
-            let (own, said) = (name(rod), name(spoken));
-            said == "rod" || said == "mandrel" || own == said || own.split(' ').any(|word| word == said)
+            let (own, message) = (name(rod), name(spoken));
+            message == "rod"
+                || message == "mandrel"
+                || own == message
+                || own.split(' ').any(|word| word == message)
         };
         self.rods.iter().filter(same_size).find(same_name)
     }

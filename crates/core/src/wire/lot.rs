@@ -69,8 +69,8 @@ impl LotFactor {
     /// A fault at the first that is out of its limits, or at a number no lot has.
     pub fn check(self) -> Result<(), Fault> {
         if self.lot_n < 1 {
-            let said = text!("wire-lot-there-no-lot-number-lots", lot_n = self.lot_n);
-            return Err(Fault::new("lot_n", said).limit(1.0));
+            let message = text!("wire-lot-there-no-lot-number-lots", lot_n = self.lot_n);
+            return Err(Fault::new("lot_n", message).limit(1.0));
         }
         Self::FLOW.check("flow", self.flow)?;
         Self::SPREAD.check("spread", self.spread).map(|_| ())
@@ -110,15 +110,15 @@ impl LotFactor {
     /// # Errors
     /// A fault at `wire.lot.lot_n` where it is neither.
     pub fn read(text: &str) -> Result<Option<i64>, Fault> {
-        let said = text.trim().to_lowercase();
-        let said = said.trim_start_matches("off").trim().trim_start_matches("lot").trim();
-        if matches!(said, "any" | "any spool" | "any lot" | "no" | "none" | "") {
+        let message = text.trim().to_lowercase();
+        let message = message.trim_start_matches("off").trim().trim_start_matches("lot").trim();
+        if matches!(message, "any" | "any spool" | "any lot" | "no" | "none" | "") {
             return Ok(None);
         }
-        let read = said.parse::<i64>().ok().filter(|n| *n > 0);
+        let read = message.parse::<i64>().ok().filter(|n| *n > 0);
         read.map(Some).ok_or_else(|| {
-            let said = text!("wire-lot-not-lot-enter-its-number", text = crate::words::quoted(text));
-            Fault::new("wire.lot.lot_n", said)
+            let message = text!("wire-lot-not-lot-enter-its-number", text = crate::words::quoted(text));
+            Fault::new("wire.lot.lot_n", message)
         })
     }
 

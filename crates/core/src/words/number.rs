@@ -69,9 +69,13 @@ pub(crate) fn amount(input: &mut &str) -> ModalResult<Amount> {
         (whole(), alt((space1, "-")), fraction).map(|(n, _, f)| n + f),
         (whole(), vulgar).map(|(n, f)| n + f),
     ));
-    let said = |value: f64| Amount { value, fraction: true };
-    alt((mixed.map(said), fraction.map(said), with_point.map(|value| Amount { value, fraction: false })))
-        .parse_next(input)
+    let message = |value: f64| Amount { value, fraction: true };
+    alt((
+        mixed.map(message),
+        fraction.map(message),
+        with_point.map(|value| Amount { value, fraction: false }),
+    ))
+    .parse_next(input)
 }
 
 /// The fractions that have a letter of their own.

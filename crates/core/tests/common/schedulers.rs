@@ -1,7 +1,7 @@
 //! Workshops to be planned, and schedulers of the tests' own that plans are held against.
 
-use lorimant_core::bench::sittings::{
-    Cost, INTERRUPTION_MIN, Job, LOAD_MIN, Sittings, Stretch, Work, cheaper,
+use lorimant_core::bench::schedule::{
+    Cost, INTERRUPTION_MIN, Job, LOAD_MIN, ScheduleRequest, TimeSpan, Work, cheaper,
 };
 use lorimant_core::chance::Chance;
 
@@ -36,18 +36,18 @@ pub fn job(name: &str, due_min: Option<f64>, works: Vec<Work>) -> Job {
 }
 
 /// So many days of so many hours from nine in the morning, the barrel silent from ten at night to seven.
-pub fn days(n: u32, hours: f64) -> (Vec<Stretch>, Vec<Stretch>) {
+pub fn days(n: u32, hours: f64) -> (Vec<TimeSpan>, Vec<TimeSpan>) {
     let day = |i: u32| f64::from(i) * 1440.0;
-    let sittings = (0..n).map(|i| Stretch { from_min: day(i), to_min: day(i) + 60.0 * hours });
-    let quiet = (0..n).map(|i| Stretch { from_min: day(i) + 780.0, to_min: day(i) + 1320.0 });
-    (sittings.collect(), quiet.collect())
+    let sessions = (0..n).map(|i| TimeSpan { from_min: day(i), to_min: day(i) + 60.0 * hours });
+    let quiet = (0..n).map(|i| TimeSpan { from_min: day(i) + 780.0, to_min: day(i) + 1320.0 });
+    (sessions.collect(), quiet.collect())
 }
 
-pub fn plan_of(jobs: Vec<Job>, n: u32, hours: f64) -> Sittings {
-    let (sittings, quiet) = days(n, hours);
-    Sittings {
+pub fn plan_of(jobs: Vec<Job>, n: u32, hours: f64) -> ScheduleRequest {
+    let (sessions, quiet) = days(n, hours);
+    ScheduleRequest {
         jobs,
-        sittings,
+        sessions,
         most_min: 600.0,
         most_effort_min: 600.0,
         rest_every_min: 90.0,
@@ -59,7 +59,7 @@ pub fn plan_of(jobs: Vec<Job>, n: u32, hours: f64) -> Sittings {
 }
 
 /// A workshop with more to do than there is time for, half of it without a due day.
-pub fn busy(seed: u64) -> Sittings {
+pub fn busy(seed: u64) -> ScheduleRequest {
     let mut chance = Chance::of(seed);
     let jobs = (0..3 + chance.below(12)).map(|i| {
         let n = 4 + u32::try_from(chance.below(60)).unwrap();
@@ -84,7 +84,7 @@ pub fn busy(seed: u64) -> Sittings {
 pub type Brief = (f64, usize, u32);
 
 /// A few batches, each with its due minute, that can be planned in every order there is.
-pub fn few(jobs: Vec<(f64, Vec<Brief>)>) -> Sittings {
+pub fn few(jobs: Vec<(f64, Vec<Brief>)>) -> ScheduleRequest {
     let jobs = jobs.into_iter().map(|(due, works)| {
         let works = works.into_iter().map(|(each, setup, kind)| {
             if kind == 0 { tumbled(1.5) } else { work(1, each, ["a", "b", "c"][setup]) }
@@ -97,11 +97,11 @@ pub fn few(jobs: Vec<(f64, Vec<Brief>)>) -> Sittings {
 }
 
 /// Places whole works in every order there is, each as early as it can be: what the best of all orders costs.
-pub fn best_of_all(plan: &Sittings) -> Option<Cost> {
+pub fn best_of_all(plan: &ScheduleRequest) -> Option<Cost> {
     #[derive(Clone)]
     struct At {
         now: f64,
-        sitting: usize,
+        session: usize,
         hands: f64,
         laid: Option<String>,
         barrel: f64,
@@ -109,13 +109,13 @@ pub fn best_of_all(plan: &Sittings) -> Option<Cost> {
         changes: f64,
     }
     /// Where a work would go: the moment, how long it takes, and the bench by then.
-    fn goes(plan: &Sittings, work: &Work, ready: f64, at: &At) -> Option<(f64, f64, At)> {
+    fn goes(plan: &ScheduleRequest, work: &Work, ready: f64, at: &At) -> Option<(f64, f64, At)> {
         let mut here = at.clone();
         loop {
-            let sitting = plan.sittings.get(here.sitting)?;
+            let session = plan.sessions.get(here.session)?;
             let lays = here.laid.as_deref() != Some(&work.setup);
             let took = work.each_min * f64::from(work.n) + if lays { work.setting_up_min } else { 0.0 };
-            let mut from = here.now.max(sitting.from_min).max(ready);
+            let mut from = here.now.max(session.from_min).max(ready);
             if work.barrel {
                 let mut runs = (from + took).max(here.barrel);
                 for quiet in &plan.quiet {
@@ -125,13 +125,19 @@ pub fn best_of_all(plan: &Sittings) -> Option<Cost> {
                 }
                 from = runs - took;
             }
-            if from + took <= sitting.to_min + EPS && here.hands + took <= plan.most_min + EPS {
+            if from + took <= session.to_min + EPS && here.hands + took <= plan.most_min + EPS {
                 return Some((from, took, here));
             }
-            here = At { sitting: here.sitting + 1, hands: 0.0, laid: None, ..here };
+            here = At { session: here.session + 1, hands: 0.0, laid: None, ..here };
         }
     }
-    fn go(plan: &Sittings, next: &mut Vec<usize>, ready: &mut Vec<f64>, at: &At, best: &mut Option<Cost>) {
+    fn go(
+        plan: &ScheduleRequest,
+        next: &mut Vec<usize>,
+        ready: &mut Vec<f64>,
+        at: &At,
+        best: &mut Option<Cost>,
+    ) {
         let left: usize = plan.jobs.iter().zip(next.iter()).map(|(job, next)| job.works.len() - next).sum();
         if left == 0 {
             let late = || {
@@ -187,7 +193,7 @@ pub fn best_of_all(plan: &Sittings) -> Option<Cost> {
     let mut best = None;
     let start = At {
         now: 0.0,
-        sitting: 0,
+        session: 0,
         hands: 0.0,
         laid: None,
         barrel: f64::NEG_INFINITY,
@@ -200,7 +206,7 @@ pub fn best_of_all(plan: &Sittings) -> Option<Cost> {
 }
 
 /// Pieces done by their due day where whoever sits at the bench always takes what is due first of all that can be done.
-pub fn on_time_by_due_day(plan: &Sittings) -> u32 {
+pub fn on_time_by_due_day(plan: &ScheduleRequest) -> u32 {
     let n = plan.jobs.len();
     let (mut next, mut left) = (vec![0; n], vec![0; n]);
     let mut ready = vec![f64::NEG_INFINITY; n];
@@ -208,8 +214,8 @@ pub fn on_time_by_due_day(plan: &Sittings) -> u32 {
         left[j] = job.works.first().map_or(0, |work| work.n);
     }
     let mut barrel = f64::NEG_INFINITY;
-    for sitting in &plan.sittings {
-        let (mut now, mut hands, mut effort, mut since) = (sitting.from_min, 0.0, 0.0, 0.0);
+    for session in &plan.sessions {
+        let (mut now, mut hands, mut effort, mut since) = (session.from_min, 0.0, 0.0, 0.0);
         let mut laid: Option<&str> = None;
         loop {
             let starts = |j: usize| {
@@ -226,7 +232,7 @@ pub fn on_time_by_due_day(plan: &Sittings) -> u32 {
                     }
                     from = runs - one;
                 }
-                let fits = from + one <= sitting.to_min
+                let fits = from + one <= session.to_min
                     && hands + one <= plan.most_min
                     && effort + work.effort_each_min <= plan.most_effort_min;
                 fits.then_some((from, j, lays))

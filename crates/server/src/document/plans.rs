@@ -105,8 +105,8 @@ impl PlanDocument {
             self.blades.len(),
         ];
         if records.iter().sum::<usize>() == 0 {
-            let said = text!("api-plans-file-holds-no-plans-patterns");
-            faults.add(Fault::new("plans", said));
+            let message = text!("api-plans-file-holds-no-plans-patterns");
+            faults.add(Fault::new("plans", message));
         }
         faults.into_result()
     }

@@ -149,7 +149,7 @@ pub(crate) struct HappenedLine {
     pub happened: EventKind,
     /// To how many.
     pub n: u32,
-    /// Why they were spoiled.
+    /// Why they were scrapped.
     #[serde(default, skip_serializing_if = "String::is_empty")]
     pub reason: String,
     /// When, UTC.

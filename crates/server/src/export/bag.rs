@@ -41,8 +41,9 @@ impl Printing<'_> {
         for one in all {
             if let Some((width, height)) = self.with_label(one, |label| label::least_size(label, size)) {
                 let name = &one.bag.name;
-                let said = text!("paper-label-too-small", name, wide = size.0, high = size.1, width, height);
-                return Err(Fault::new("width_mm", said).limit(width));
+                let message =
+                    text!("paper-label-too-small", name, wide = size.0, high = size.1, width, height);
+                return Err(Fault::new("width_mm", message).limit(width));
             }
         }
         Ok(())

@@ -1,24 +1,24 @@
-//! Sittings as a calendar (iCalendar, RFC 5545).
+//! ScheduleRequest as a calendar (iCalendar, RFC 5545).
 
 use icalendar::{Calendar, Component as _, Event};
 use jiff::Timestamp;
-use lorimant_core::bench::sittings::agenda::{Agenda, AgendaSession, JobOf};
+use lorimant_core::bench::schedule::agenda::{Agenda, AgendaSession, JobOf};
 use lorimant_core::words::listed;
 use lorimant_text::{fixed, text};
 
-/// Sittings with work in them, and what runs by itself, as one calendar. Moments are written in universal time, so that
+/// ScheduleRequest with work in them, and what runs by itself, as one calendar. Moments are written in universal time, so that
 /// they are the same wherever summer time begins.
 pub(crate) fn of(agenda: &Agenda, workshop: &str) -> String {
     let mut calendar = Calendar::new();
     calendar.name(if workshop.is_empty() { text!("paper-calendar-bench-sessions") } else { workshop });
-    for sitting in agenda.sessions.iter().filter(|one| !one.runs.is_empty()) {
-        let until = sitting.runs.iter().map(|run| run.to).max().unwrap_or(sitting.to);
+    for session in agenda.sessions.iter().filter(|one| !one.runs.is_empty()) {
+        let until = session.runs.iter().map(|run| run.to).max().unwrap_or(session.to);
         calendar.push(event(
             // A session that is sat through now begins later each minute, and ends when it ends.
-            &format!("session-{}", sitting.to.as_second()),
-            &title(sitting),
-            &told(sitting),
-            (sitting.from, until),
+            &format!("session-{}", session.to.as_second()),
+            &title(session),
+            &told(session),
+            (session.from, until),
             agenda.begins,
         ));
     }
@@ -41,15 +41,15 @@ pub(crate) fn of(agenda: &Agenda, workshop: &str) -> String {
     calendar.done().to_string()
 }
 
-fn title(sitting: &AgendaSession) -> String {
-    let names: Vec<String> = sitting.runs.iter().map(|run| run.name.clone()).collect();
+fn title(session: &AgendaSession) -> String {
+    let names: Vec<String> = session.runs.iter().map(|run| run.name.clone()).collect();
     let mut each = names.clone();
     each.dedup();
     text!("paper-calendar-at-bench", each = listed(&each))
 }
 
-fn told(sitting: &AgendaSession) -> String {
-    let lines = sitting
+fn told(session: &AgendaSession) -> String {
+    let lines = session
         .runs
         .iter()
         .map(|run| text!("paper-calendar-about-min", run = run.line(), hands_min = fixed(run.hands_min, 0)));
@@ -84,8 +84,8 @@ mod tests {
     use jiff::civil::{Time, date};
     use jiff::tz::TimeZone;
     use lorimant_core::bench::Batch;
-    use lorimant_core::bench::sittings::agenda::{Wanted, laid::Laid};
-    use lorimant_core::bench::sittings::hours::{BenchTime, Day, Hours};
+    use lorimant_core::bench::schedule::agenda::{Wanted, laid::Laid};
+    use lorimant_core::bench::schedule::hours::{BenchTime, Day, Hours};
     use lorimant_core::bench::times::Times;
     use lorimant_core::pattern::PatternRequest;
     use lorimant_core::piece::Piece;
@@ -103,12 +103,12 @@ mod tests {
         let methods = Some(Methods { hardening: Hardening::Tumble, ..Methods::default() });
         let batch = Batch { methods, ..Batch::of("clasps", hook, 24) };
         let tasks = batch.tasks(&workshop).unwrap();
-        let standing = batch.standing(&tasks, &[]);
-        let wanted = Wanted { of: JobOf::Batch(1), batch, tasks, standing, due: None, orders: vec![] };
+        let progress = batch.progress(&tasks, &[]);
+        let wanted = Wanted { of: JobOf::Batch(1), batch, tasks, progress, due: None, orders: vec![] };
         let begins = date(2026, 3, 2).at(12, 0, 0, 0).to_zoned_datetime(TimeZone::UTC).unwrap();
         let with = (&Hours::evenings(), &workshop.gear, &Times::default());
         let laid = Laid::out(&[wanted], with, &[], &begins, 28);
-        let planned = laid.sittings.plan(1, &|at| at.tried_n < 5).unwrap();
+        let planned = laid.sessions.plan(1, &|at| at.tried_n < 5).unwrap();
         let text = of(&laid.agenda(&planned, &[]), "Workshop");
         let uids: Vec<&str> = text.lines().filter(|line| line.starts_with("UID:alone-")).collect();
         let own: std::collections::BTreeSet<&&str> = uids.iter().collect();
@@ -122,8 +122,8 @@ mod tests {
         let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
         let batch = Batch::of("clasps; for Mara, \"lake\"", hook, 60);
         let tasks = batch.tasks(&workshop).unwrap();
-        let standing = batch.standing(&tasks, &[]);
-        let wanted = Wanted { of: JobOf::Batch(1), batch, tasks, standing, due: None, orders: vec![] };
+        let progress = batch.progress(&tasks, &[]);
+        let wanted = Wanted { of: JobOf::Batch(1), batch, tasks, progress, due: None, orders: vec![] };
         let evening = |day: &Day| BenchTime {
             day: *day,
             from: Time::constant(18, 0, 0, 0),
@@ -135,7 +135,7 @@ mod tests {
         let begins = date(2026, 3, 27).at(12, 0, 0, 0).to_zoned_datetime(zone).unwrap();
         let with = (&hours, &workshop.gear, &Times::default());
         let laid = Laid::out(&[wanted], with, &[], &begins, 7);
-        let planned = laid.sittings.plan(1, &|at| at.tried_n < 5).unwrap();
+        let planned = laid.sessions.plan(1, &|at| at.tried_n < 5).unwrap();
         let text = of(&laid.agenda(&planned, &[]), "Workshop");
         let calendar = ical::IcalParser::new(text.as_bytes()).next().unwrap().unwrap();
         let starts: Vec<String> = calendar

@@ -77,8 +77,8 @@ impl Card<'_> {
         let foot = self.foot();
         self.page.check_bar("check-50-mm", margin, foot, 50.0, text!("paper-card-50-mm-measure-before-you"));
         self.page.check_bar("check-2-in", width - margin - 50.8, foot, 50.8, text!("paper-card-2-in"));
-        let said = text!("paper-card-lorimant-card-strength-cracking-figures");
-        self.page.text(margin, height - 5.0, Type::sans(2.5).quiet(), said);
+        let message = text!("paper-card-lorimant-card-strength-cracking-figures");
+        self.page.text(margin, height - 5.0, Type::sans(2.5).quiet(), message);
         let mut next = Page::new(width, height);
         let head = text!("paper-card-page", name = self.name, done = self.done.len() + 2);
         next.text(margin, margin + 4.0, Type::serif(5.2 * text).bold(), &head);
@@ -165,11 +165,11 @@ impl Card<'_> {
         } else {
             String::new()
         };
-        let said =
+        let message =
             text!("paper-card-blank-true-size-cut-flush", more, flush_mm = on_ruler(blank.flush_mm, of.unit));
         let row_mm = thick + 13.0;
         let y = self.place(y, 8.5 + row_mm);
-        self.heading(margin, y, &said);
+        self.heading(margin, y, &message);
         let mut top = y + 8.5;
         let (mut from, mut row) = (0.0, 0);
         while from < blank.flush_mm - 1e-9 && row < 12 {
@@ -229,12 +229,12 @@ impl Card<'_> {
         self.heading(margin, y, "Steps");
         let mut y = y + 5.0 * self.paper.text;
         for step in &of.worked.form.steps {
-            let said = [Some(step.text.as_str()), step.hint.as_deref(), step.caution];
-            let said: Vec<&str> = said.into_iter().flatten().collect();
-            let tall = paragraph_mm(set, &said.join(" "), self.room() - 6.0);
+            let message = [Some(step.text.as_str()), step.hint.as_deref(), step.caution];
+            let message: Vec<&str> = message.into_iter().flatten().collect();
+            let tall = paragraph_mm(set, &message.join(" "), self.room() - 6.0);
             y = self.place(y, tall - set.size);
             self.page.text(margin, y, set.bold(), &format!("{}", step.step_n));
-            y = self.paragraph(margin + 6.0, y, set, &said.join(" ")) + 0.8;
+            y = self.paragraph(margin + 6.0, y, set, &message.join(" ")) + 0.8;
         }
         y
     }
@@ -242,9 +242,9 @@ impl Card<'_> {
     /// What the label for the bag says, in one line.
     fn for_the_bag(&mut self, of: &Finding, y: f64) {
         let rows = bag_rows(of).into_iter().filter(|(_, text)| !text.is_empty());
-        let said: Vec<String> = rows.map(|(title, text)| format!("{title} {text}")).collect();
-        let said = text!("paper-card-for-bag", said = said.join("; "));
-        self.paragraph(self.paper.margin, y, self.small(), &said);
+        let message: Vec<String> = rows.map(|(title, text)| format!("{title} {text}")).collect();
+        let message = text!("paper-card-for-bag", message = message.join("; "));
+        self.paragraph(self.paper.margin, y, self.small(), &message);
     }
 }
 

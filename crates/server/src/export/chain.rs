@@ -1,7 +1,7 @@
 //! A chain on paper and in open formats.
 
 use anyhow::anyhow;
-use lorimant_core::chain::geometry::{Laid, RingDrawn, RingStanding, View};
+use lorimant_core::chain::geometry::{Laid, RingDrawn, RingRole, View};
 use lorimant_core::chain::placing::{Building, Placing};
 use lorimant_core::chain::sheet::{ChainSheet, ChainWorked};
 use lorimant_core::chain::solid::stl;
@@ -288,7 +288,7 @@ fn at_placing(of: &Chain, placing: &Placing) -> Drawing {
         return Drawing::default();
     };
     let rings = laid.at_placing(&building, placing.n - 1);
-    let near = rings.iter().filter(|ring| ring.standing != RingStanding::There || ring.row + 2 > placing.row);
+    let near = rings.iter().filter(|ring| ring.role != RingRole::There || ring.row + 2 > placing.row);
     laid.drawn_flat(&near.cloned().collect::<Vec<_>>(), View::Front, placing.text.clone())
 }
 
@@ -312,10 +312,10 @@ fn rings(of: &Chain) -> anyhow::Result<String> {
         "wire_mass_g",
     ])?;
     let request = &of.kept.request;
-    let said = |faults: lorimant_core::fault::Faults| anyhow!("{faults}");
+    let message = |faults: lorimant_core::fault::Faults| anyhow!("{faults}");
     let plan = &of.worked.plan;
-    let first = request.rings().map_err(said)?;
-    let second = request.second_rings().map_err(said)?;
+    let first = request.rings().map_err(message)?;
+    let second = request.second_rings().map_err(message)?;
     let seconds_n = plan.second_n();
     // Of rings all alike, those of all parts together.
     let shut_n = |i: usize| match seconds_n {
@@ -325,7 +325,7 @@ fn rings(of: &Chain) -> anyhow::Result<String> {
     let name = |i: usize| of.worked.parts.get(i).map_or_else(|| "ring".to_owned(), |part| part.name.clone());
     let all = std::iter::once((first, plan.rings_n - seconds_n)).chain(second.map(|ring| (ring, seconds_n)));
     for (i, (ring, rings_n)) in all.enumerate() {
-        let planned = ring.plan().map_err(said)?;
+        let planned = ring.plan().map_err(message)?;
         let part = if seconds_n == 0 { "all".to_owned() } else { name(i) };
         table.write_record([
             plain(&part),

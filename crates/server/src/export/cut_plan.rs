@@ -82,13 +82,13 @@ fn head(page: &mut Page, sheet: &PlanSheet, settings: &Settings, title: &str) ->
     page.rule(LEFT, RIGHT, 25.0);
     let mut y = page.paragraph(LEFT, 32.0, Type::serif(4.6), RIGHT - LEFT, &sheet.plan.text);
     for short in &sheet.plan.short {
-        let said = text!(
+        let message = text!(
             "paper-cut-plan-short-wire",
             n = short.n,
             demand = short.demand,
             length_mm = of_wire(short.length_mm, settings.unit)
         );
-        y = page.paragraph(LEFT, y + 0.5, Type::sans(3.6).bold(), RIGHT - LEFT, &said);
+        y = page.paragraph(LEFT, y + 0.5, Type::sans(3.6).bold(), RIGHT - LEFT, &message);
     }
     page.paragraph(LEFT, y + 0.5, Type::sans(3.2).quiet(), RIGHT - LEFT, &sheet.plan.caution) + 4.0
 }
@@ -104,8 +104,8 @@ fn strip(
     let colour = sheet.wire.metal.figures().colour;
     let scale = (RIGHT - STRIP_LEFT) / longest;
     page.frame((LEFT, y), (TICK, TICK));
-    let said = format!("{} · {}", sheet.name(cut), of_wire(cut.length_mm, unit));
-    page.text(STRIP_LEFT, y + 3.2, Type::sans(3.8).bold(), &said);
+    let message = format!("{} · {}", sheet.name(cut), of_wire(cut.length_mm, unit));
+    page.text(STRIP_LEFT, y + 3.2, Type::sans(3.8).bold(), &message);
     let top = y + 5.4;
     let mut x = STRIP_LEFT;
     for (i, group) in cut.cuts.iter().enumerate() {
@@ -129,8 +129,8 @@ fn strip(
 }
 
 fn foot(mut page: Page, number: usize, title: &str) -> String {
-    let said = text!("paper-cut-plan-lorimant-cutting-plan-page-strips", number);
-    page.text(LEFT, 291.0, Type::sans(2.8).quiet(), &said);
+    let message = text!("paper-cut-plan-lorimant-cutting-plan-page-strips", number);
+    page.text(LEFT, 291.0, Type::sans(2.8).quiet(), &message);
     page.finish(title)
 }
 

@@ -3,7 +3,7 @@
 use jiff::Timestamp;
 use jiff::civil::Date;
 use jiff::tz::TimeZone;
-use lorimant_core::bench::sittings::agenda::{Agenda, BatchRun, SessionStep};
+use lorimant_core::bench::schedule::agenda::{Agenda, BatchRun, SessionStep};
 
 use super::pdf;
 use super::svg::{Page, Type};
@@ -68,15 +68,15 @@ fn draw(
     if of_day.iter().all(|one| one.runs.is_empty()) {
         page.text(LEFT, y, Type::serif(5.0), text!("paper-day-sheet-nothing-planned-for-this-day"));
     }
-    for sitting in of_day {
+    for session in of_day {
         let head = text!(
             "paper-day-sheet-about-min-handwork",
-            clock = sitting.clock,
-            hands_min = fixed(sitting.hands_min, 0)
+            clock = session.clock,
+            hands_min = fixed(session.hands_min, 0)
         );
         page.text(LEFT, y, Type::sans(4.2).bold(), &head);
         y += 8.0;
-        for run in &sitting.runs {
+        for run in &session.runs {
             if y > FOOT - 24.0 {
                 pages.push(std::mem::replace(&mut page, begun()).finish(&title));
                 y = 32.0;

@@ -64,13 +64,13 @@ pub(crate) fn read_table(text: &str) -> Result<Vec<ReadRow>, Fault> {
         // A cell too many has shifted those behind it, or stands under nothing.
         let beyond = record.iter().skip(headings.len()).any(|cell| !cell.is_empty());
         if beyond {
-            let said = text!(
+            let message = text!(
                 "paper-rack-read-this-line-has-cells-but",
                 record = record.len(),
                 headings = headings.len()
             );
             let name = record.get(0).unwrap_or_default().to_owned();
-            rows.push(ReadRow { line, name, read: Err(Fault::new("columns", said).into()) });
+            rows.push(ReadRow { line, name, read: Err(Fault::new("columns", message).into()) });
             continue;
         }
         let (name, read) = match table {
@@ -118,8 +118,9 @@ impl Cells<'_> {
             (true, false, Some((whole, rest)))
                 if rest.len() == 3 && (1..=3).contains(&whole.len()) && whole != "0" =>
             {
-                let said = text!("paper-rack-read-could-be-or-write-as", cell = quoted(&cell), whole, rest);
-                faults.add(Fault::new(heading, said));
+                let message =
+                    text!("paper-rack-read-could-be-or-write-as", cell = quoted(&cell), whole, rest);
+                faults.add(Fault::new(heading, message));
                 None
             }
             _ => Some(cell),
@@ -128,16 +129,16 @@ impl Cells<'_> {
 
     fn number(&self, heading: &str, faults: &mut Faults) -> Option<f64> {
         let read = number::unmistakable(&self.cell(heading, faults)?);
-        faults.keep(read.map_err(|said| Fault::new(heading, said)))
+        faults.keep(read.map_err(|message| Fault::new(heading, message)))
     }
 
     fn money(&self, heading: &str, faults: &mut Faults) -> Option<Decimal> {
         let cell = self.cell(heading, faults)?;
-        let said = || {
+        let message = || {
             let cell = quoted(&cell);
             text!("paper-rack-read-not-amount-money-write-as", cell)
         };
-        faults.keep(number::decimal(&cell).map_err(|_| Fault::new(heading, said())))
+        faults.keep(number::decimal(&cell).map_err(|_| Fault::new(heading, message())))
     }
 
     /// A word the line cannot do without.

@@ -69,23 +69,23 @@ impl Table {
         let has = |wanted: &&str| headings.iter().any(|heading| heading == wanted);
         let Some(table) = Self::ALL.into_iter().find(|table| table.needed().iter().all(has)) else {
             let wanted: Vec<String> = Self::ALL.iter().map(|table| table.needed().join(", ")).collect();
-            let said = text!(
+            let message = text!(
                 "paper-rack-tables-first-line-must-be-headings",
                 wanted = wanted[0],
                 wanted2 = wanted[1],
                 wanted3 = wanted[2],
                 wanted4 = wanted[3]
             );
-            return Err(Fault::new(text!("paper-rack-tables-line-1"), said));
+            return Err(Fault::new(text!("paper-rack-tables-line-1"), message));
         };
         if let Some(heading) = headings.iter().find(|heading| !table.headings().contains(&heading.as_str())) {
             let shown: String = heading.chars().take(40).collect();
-            let said = text!(
+            let message = text!(
                 "paper-rack-tables-not-heading-this-table-known",
                 shown,
                 table = table.headings().join(", ")
             );
-            return Err(Fault::new(text!("paper-rack-tables-line-1"), said));
+            return Err(Fault::new(text!("paper-rack-tables-line-1"), message));
         }
         Ok(table)
     }
@@ -95,7 +95,7 @@ fn written(table: csv::Writer<Vec<u8>>) -> anyhow::Result<Vec<u8>> {
     table.into_inner().map_err(|error| anyhow::anyhow!("{error}"))
 }
 
-fn said(number: Option<f64>) -> String {
+fn message(number: Option<f64>) -> String {
     number.map(|n| n.to_string()).unwrap_or_default()
 }
 
@@ -123,8 +123,8 @@ pub(crate) fn keepings_csv(keepings: &[StockLevel]) -> anyhow::Result<Vec<u8>> {
             &keeping.keep_mm.to_string(),
             wire.temper.word(),
             wire.section.word(),
-            &said(keeping.shortest_useful_mm),
-            &said(keeping.pack_mm),
+            &message(keeping.shortest_useful_mm),
+            &message(keeping.pack_mm),
             &keeping.pack_price.map(|price| price.to_string()).unwrap_or_default(),
             &plain(&keeping.source),
         ])?;
@@ -148,7 +148,7 @@ pub(crate) fn lots_csv<'a>(lots: impl Iterator<Item = (&'a Lot, f64)>) -> anyhow
     let mut table = csv::Writer::from_writer(vec![]);
     table.write_record(Table::Lots.headings())?;
     for (lot, left_mm) in lots {
-        let standing = lot.standing(left_mm);
+        let balance = lot.balance(left_mm);
         table.write_record([
             plain(&lot.name),
             lot.wire.metal.word().to_owned(),
@@ -157,12 +157,12 @@ pub(crate) fn lots_csv<'a>(lots: impl Iterator<Item = (&'a Lot, f64)>) -> anyhow
             lot.wire.temper.word().to_owned(),
             lot.wire.section.word().to_owned(),
             lot.surface.word().to_owned(),
-            said(lot.skin_share),
+            message(lot.skin_share),
             format!("{left_mm:.3}"),
-            format!("{:.3}", standing.left_g),
-            standing.value.map(|value| value.to_string()).unwrap_or_default(),
+            format!("{:.3}", balance.left_g),
+            balance.value.map(|value| value.to_string()).unwrap_or_default(),
             lot.bought_on.clone().unwrap_or_default(),
-            said(lot.tare_g),
+            message(lot.tare_g),
             plain(&lot.note),
         ])?;
     }

@@ -131,7 +131,7 @@ async fn read_length(
 ) -> Result<Json<Reading>, Problem> {
     let habits = state.store.workshop().habits;
     let reading = if of_wire { length::read_size(&text, habits) } else { length::read(&text, habits) };
-    reading.map(Json).map_err(|said| Fault::new("text", said).into())
+    reading.map(Json).map_err(|message| Fault::new("text", message).into())
 }
 
 /// The fields of a form as they are typed.
@@ -157,8 +157,8 @@ async fn read_fields(
 ) -> Result<Json<Vec<ReadField>>, Problem> {
     let n = fields.len();
     if n > MOST_FIELDS {
-        let said = text!("api-ask-fields-too-many-read-at", n, MOST_FIELDS);
-        return Err(Fault::new("fields", said).limit(100.0).into());
+        let message = text!("api-ask-fields-too-many-read-at", n, MOST_FIELDS);
+        return Err(Fault::new("fields", message).limit(100.0).into());
     }
     Ok(Json(field::read(&fields, wire.as_ref(), state.store.workshop().habits)?))
 }
@@ -182,6 +182,6 @@ async fn read_day(
 ) -> Result<Json<ReadDay>, Problem> {
     let (settings, _) = read(&state, crate::store::settings).await?;
     let today = settings.today();
-    let day = day::read(&text, today).map_err(|said| Fault::new("text", said))?;
+    let day = day::read(&text, today).map_err(|message| Fault::new("text", message))?;
     Ok(Json(ReadDay { day, text: day::told(day, today) }))
 }

@@ -5,7 +5,7 @@ use axum::extract::State as Shared;
 use axum::http::StatusCode;
 use jiff::Timestamp;
 use lorimant_core::bench::rest::at_it_min;
-use lorimant_core::bench::{Batch, BatchStanding, Event, EventKind, Task, in_order};
+use lorimant_core::bench::{Batch, BatchProgress, Event, EventKind, Task, in_order};
 use lorimant_core::making::Changes;
 use lorimant_core::piece::Piece;
 use lorimant_core::words::scale::of_wire;
@@ -32,7 +32,7 @@ pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
         .routes(routes!(list_batches, begin_batch))
         .routes(routes!(lead_batch))
-        .routes(routes!(batch_standing))
+        .routes(routes!(batch_progress))
         .routes(routes!(tell))
         .routes(routes!(change_making))
         .routes(routes!(note_batch))
@@ -65,13 +65,13 @@ struct BatchRow {
 
 impl From<Led> for BatchRow {
     fn from(led: Led) -> Self {
-        let Led { entry, tasks, standing } = led;
+        let Led { entry, tasks, progress } = led;
         Self {
             pieces_n: entry.record.pieces_n(),
-            whole_n: standing.whole_n,
-            next: standing.at.and_then(|at| tasks.get(at)).map(|task| task.step.named.clone()),
-            ready_at: standing.tasks.iter().find_map(|task| task.ready_at),
-            left_min: standing.left_min,
+            whole_n: progress.whole_n,
+            next: progress.at.and_then(|at| tasks.get(at)).map(|task| task.step.named.clone()),
+            ready_at: progress.tasks.iter().find_map(|task| task.ready_at),
+            left_min: progress.left_min,
             fault: None,
             entry: listed(entry),
         }
@@ -154,7 +154,7 @@ struct LedBatch {
     /// Its tasks in order: the operations of its route, for all of its pieces.
     tasks: Vec<Task>,
     /// How far it is.
-    standing: BatchStanding,
+    progress: BatchProgress,
     /// The lots its wire can be cut from: first the shortest that all of it comes off.
     lots: Vec<LotOf>,
     /// What comes of it as it stands: the recipe as it is made, so many of it as are whole.
@@ -174,27 +174,27 @@ async fn lead_batch(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result
     let unit = workshop.habits.unit;
     let known = workshop.clone();
     let (led, stock) = read(&state, move |c| Ok((bench::led(c, id, &known)?, rack::in_stock(c)?))).await?;
-    let Led { entry, tasks, standing } = led;
+    let Led { entry, tasks, progress } = led;
     let wire = entry.record.piece.wire();
     let mut stock: Vec<_> =
         stock.into_iter().filter(|lot| lot.entry.record.covered_wire().stands_for(wire)).collect();
     let needed_mm = tasks.iter().filter_map(|task| Some(task.off_the_spool_mm? * f64::from(task.n))).sum();
-    in_order(&mut stock, needed_mm, |lot| lot.standing.left_mm);
+    in_order(&mut stock, needed_mm, |lot| lot.balance.left_mm);
     // The lot it is planned for comes first; of another it is said.
     stock.sort_by_key(|lot| wire.lot.is_some_and(|planned| planned.instead(lot.entry.id).is_some()));
     let shown = |lot: &Stocked| {
-        let left = of_wire(lot.standing.left_mm, unit);
+        let left = of_wire(lot.balance.left_mm, unit);
         let instead = wire.lot.and_then(|planned| planned.instead(lot.entry.id));
-        let instead = instead.map_or(String::new(), |said| format!(": {said}"));
+        let instead = instead.map_or(String::new(), |message| format!(": {message}"));
         text!("api-bench-left", name = lot.entry.name, left, instead)
     };
     let lots = stock.iter().map(|lot| LotOf { id: lot.entry.id, label: shown(lot) }).collect();
     Ok(Json(LedBatch {
-        made: entry.record.made(&standing),
+        made: entry.record.made(&progress),
         colour: wire.metal.figures().colour,
         entry: listed(entry),
         tasks,
-        standing,
+        progress,
         lots,
         now: bench::now(),
     }))
@@ -204,7 +204,7 @@ async fn lead_batch(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result
 #[derive(Serialize, ToSchema)]
 struct BatchNow {
     /// How far it is.
-    standing: BatchStanding,
+    progress: BatchProgress,
     /// Minutes that hands have been at it since they last rested, whichever batch they were at.
     at_it_min: f64,
     /// How long a rest is due, minutes, where it is time for one as the workshop's hours say.
@@ -222,14 +222,14 @@ impl BatchNow {
         let hours = crate::store::settings(c)?.0.hours;
         let at_it_min = at_it_min(&bench::presses(c, now)?, now, hours.rest_min);
         let rest_min = (at_it_min >= hours.rest_every_min).then_some(hours.rest_min);
-        Ok(Self { standing: led.standing, at_it_min, rest_min, now })
+        Ok(Self { progress: led.progress, at_it_min, rest_min, now })
     }
 }
 
 /// How far a batch is: small enough to ask for again and again.
-#[utoipa::path(get, path = "/api/batches/{id}/standing", params(("id" = i64, Path)),
+#[utoipa::path(get, path = "/api/batches/{id}/progress", params(("id" = i64, Path)),
     responses((status = 200, body = BatchNow), (status = 404, body = Problem)))]
-async fn batch_standing(
+async fn batch_progress(
     Shared(state): Shared<State>,
     Path(id): Path<i64>,
 ) -> Result<Json<BatchNow>, Problem> {
@@ -246,10 +246,11 @@ struct Told {
     /// The step, from 1.
     step_n: u32,
     /// What happened.
-    happened: EventKind,
+    #[serde(alias = "happened")]
+    kind: EventKind,
     /// To how many.
     n: u32,
-    /// Why they were spoiled.
+    /// Why they were scrapped.
     #[serde(default)]
     reason: String,
     /// The lot that wire is cut from, where it is booked.
@@ -272,10 +273,10 @@ async fn tell(
     Body(told): Body<Told>,
 ) -> Result<Json<BatchNow>, Problem> {
     let workshop = state.store.workshop();
-    let Told { key, step_n, happened, n, reason, lot, ago_s } = told;
+    let Told { key, step_n, kind, n, reason, lot, ago_s } = told;
     let ago = jiff::SignedDuration::try_from_secs_f64(ago_s.clamp(0.0, MOST_AGO_S)).unwrap_or_default();
     let at = bench::now().checked_sub(ago).unwrap_or_else(|_| bench::now());
-    let event = Event { key, step_n, happened, n, reason, at };
+    let event = Event { key, step_n, kind, n, reason, at };
     write(&state, move |t| BatchNow::of(t, bench::happen(t, id, &event, lot, &workshop)?)).await.map(Json)
 }
 

@@ -180,8 +180,8 @@ fn typed() -> ReadFrom {
 impl NewReading {
     fn read(self, workshop: &Workshop) -> Result<(String, CaliperReading), Faults> {
         if !(8..=64).contains(&self.press.chars().count()) {
-            let said = text!("api-checks-reading-needs-key-8-64");
-            return Err(Fault::new("press", said).into());
+            let message = text!("api-checks-reading-needs-key-8-64");
+            return Err(Fault::new("press", message).into());
         }
         let value = match (self.value, &self.typed) {
             (Some(value), None) => value,
@@ -320,8 +320,8 @@ async fn accept_trial(
 ) -> Result<Json<Written<KeptPattern>>, Problem> {
     let Json(view) = shown(&state, id).await?;
     let Some(next) = view.sheet.next_blank else {
-        let said = text!("api-checks-this-measurement-not-trial-so");
-        return Err(Fault::new("trial", said).into());
+        let message = text!("api-checks-this-measurement-not-trial-so");
+        return Err(Fault::new("trial", message).into());
     };
     let written = write(&state, move |t| {
         let kept: Entry<KeptPattern> = Shelf::Patterns.get(t, accepted.pattern)?;
@@ -381,8 +381,8 @@ async fn read_caliper(
             Ok(simulated.shows(&entry.record, own, &key, nth, &of))
         });
         let Some(mm) = shows.await? else {
-            let said = text!("api-checks-simulated-caliper-has-nothing-measure");
-            return Err(Fault::new("key", said).into());
+            let message = text!("api-checks-simulated-caliper-has-nothing-measure");
+            return Err(Fault::new("key", message).into());
         };
         jaws.lay(mm);
     }

@@ -32,8 +32,8 @@ async fn known(state: &State) -> Result<(Rack, Settings), Problem> {
     let ((settings, _), lots) = read(state, |c| Ok((crate::store::settings(c)?, rack::in_stock(c)?))).await?;
     let lots = lots.into_iter().map(|lot| OnRack {
         wire: lot.entry.record.covered_wire(),
-        left_mm: lot.standing.left_mm,
-        per_metre: lot.standing.per_metre,
+        left_mm: lot.balance.left_mm,
+        per_metre: lot.balance.per_metre,
     });
     let rack = Rack::new(lots, settings.metal_prices.clone());
     Ok((rack, settings))

@@ -93,8 +93,8 @@ struct JobState {
 
 fn job_state(state: &State, id: u64) -> Result<Json<JobState>, Problem> {
     let no_job = || {
-        let said = text!("api-cutting-there-no-cutting-plan-number", id);
-        Problem::missing(said)
+        let message = text!("api-cutting-there-no-cutting-plan-number", id);
+        Problem::missing(message)
     };
     let (progress, done) = state.cutting.state(id).ok_or_else(no_job)?;
     let plan = done.transpose()?;
@@ -229,7 +229,7 @@ async fn wanted(Shared(state): Shared<State>) -> Result<Json<Vec<Wanted>>, Probl
             lots.iter().filter(|lot| lot.entry.record.covered_wire().stands_for(&demand.wire)).collect();
         let stock = of_wire.iter().map(|lot| Stock {
             id: lot.entry.id.to_string(),
-            length_mm: lot.standing.left_mm,
+            length_mm: lot.balance.left_mm,
             kind: lot.entry.record.kind,
         });
         let names = of_wire.iter().map(|lot| (lot.entry.id.to_string(), lot.entry.name.clone()));
@@ -279,8 +279,8 @@ async fn book_cuts(
     let lots = cuts.lots.into_iter().filter_map(|lot| lot.without(at_the_bench)).collect();
     let cuts = Cuts { lots, ..cuts };
     if cuts.lots.is_empty() {
-        let said = text!("api-cutting-all-this-for-batches-orders");
-        return Err(Faults::from(Fault::new("lots", said)).into());
+        let message = text!("api-cutting-all-this-for-batches-orders");
+        return Err(Faults::from(Fault::new("lots", message)).into());
     }
     let blanks: u64 = cuts.lots.iter().flat_map(|lot| &lot.cuts).map(|cut| u64::from(cut.n)).sum();
     let lots_n = cuts.lots.len();

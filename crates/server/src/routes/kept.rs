@@ -130,8 +130,8 @@ async fn draw_thumbnails(
 ) -> Result<Json<Vec<Option<Thumbnail>>>, Problem> {
     let n = pieces.len();
     if n > MOST_DRAWN {
-        let said = text!("api-kept-pieces-too-many-draw-at", n, MOST_DRAWN);
-        return Err(Fault::new("pieces", said).limit(200.0).into());
+        let message = text!("api-kept-pieces-too-many-draw-at", n, MOST_DRAWN);
+        return Err(Fault::new("pieces", message).limit(200.0).into());
     }
     let workshop = state.store.workshop();
     aside(move || pieces.iter().map(|piece| piece.thumbnail(&workshop).ok()).collect()).await.map(Json)

@@ -100,9 +100,9 @@ async fn to_print(
     headers: &HeaderMap,
 ) -> Result<(Vec<ToPrint>, LabelPaper, Settings), Problem> {
     if labels.bags.is_empty() || labels.bags.len() > MOST_LABELS {
-        let said =
+        let message =
             text!("api-routes-labels-labels-cannot-be-printed-at", bags = labels.bags.len(), MOST_LABELS);
-        return Err(Faults::from(Fault::new("bags", said)).into());
+        return Err(Faults::from(Fault::new("bags", message)).into());
     }
     let (settings, _) = read(state, crate::store::settings).await?;
     let paper = labels.paper.unwrap_or(settings.labels);

@@ -1,4 +1,4 @@
-//! What was learned: of lots, of the hand, of jaws, of the steps' minutes; drills; what a spoiled piece can still become;
+//! What was learned: of lots, of the hand, of jaws, of the steps' minutes; drills; what a scrapped piece can still become;
 //! and the history of all readings.
 
 use axum::Json;
@@ -253,7 +253,7 @@ struct RescueAsked {
     mishap: WentWrong,
 }
 
-/// What a spoiled piece can still become, by what wire is left of it.
+/// What a scrapped piece can still become, by what wire is left of it.
 #[utoipa::path(post, path = "/api/rescue", request_body = RescueAsked,
     responses((status = 200, body = Rescues), (status = 422, body = Problem)))]
 async fn rescue_piece(
@@ -334,11 +334,11 @@ async fn list_worn(Shared(state): Shared<State>) -> Result<Json<Vec<JawSeen>>, P
     let seen = aside(move || {
         let of = |one: &Checked| one.entry.record.loops_seen(&one.readings, &workshop).unwrap_or_default();
         let loops: Vec<LoopSeen> = formed.iter().flat_map(of).collect();
-        let said = |entry: Entry<Plier>| {
+        let message = |entry: Entry<Plier>| {
             let seen = seen_on(&entry.record, &entry.updated_at, &loops, workshop.habits.unit)?;
             Some(JawSeen { plier: entry.id, name: entry.name, seen })
         };
-        pliers.into_iter().filter_map(said).collect()
+        pliers.into_iter().filter_map(message).collect()
     });
     seen.await.map(Json)
 }

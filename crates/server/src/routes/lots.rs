@@ -337,14 +337,14 @@ async fn weigh_lot(
     if !book {
         let look = read(&state, move |c| Ok((rack::lot(c, id)?, ledger::most_mm(c, id)?)));
         let (lot, most_mm) = look.await?;
-        let held = Held { left_mm: lot.standing.left_mm, most_mm };
+        let held = Held { left_mm: lot.balance.left_mm, most_mm };
         let weighed = lot.entry.record.weighed(gross_g, tare_g, held, unit)?;
         return Ok(Json(WeighedLot { weighed, lot, undo: None }));
     }
     let booked = write(&state, move |t| {
         let lot = rack::lot(t, id)?;
-        let Stocked { entry, standing, .. } = &lot;
-        let held = Held { left_mm: standing.left_mm, most_mm: ledger::most_mm(t, id)? };
+        let Stocked { entry, balance, .. } = &lot;
+        let held = Held { left_mm: balance.left_mm, most_mm: ledger::most_mm(t, id)? };
         let weighed = entry.record.weighed(gross_g, tare_g, held, unit).map_err(Faults::from)?;
         if let Some(doubt) = weighed.doubt.as_ref().filter(|_| !sure) {
             return Err(StoreError::Refused(Fault::new("typed", doubt).limit(held.most_mm).into()));
@@ -414,7 +414,7 @@ async fn lay_on_scale(
     match on.lot {
         Some(id) => {
             let lot = read(&state, move |connection| rack::lot(connection, id)).await?;
-            pan.lay(id, lot.standing.left_g, lot.standing.gross_g);
+            pan.lay(id, lot.balance.left_g, lot.balance.gross_g);
         }
         None => pan.clear(),
     }

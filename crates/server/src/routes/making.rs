@@ -59,12 +59,12 @@ async fn route(Shared(state): Shared<State>, Body(asked): Body<Asked>) -> Result
         (None, Some(finding), None) => ("finding", Piece::Finding(finding)),
         (None, None, Some(chain)) => ("chain", Piece::Chain(Box::new(chain))),
         (None, None, None) => {
-            let said = text!("api-making-enter-what-make-rings-finding");
-            return Err(Fault::new("rings", said).into());
+            let message = text!("api-making-enter-what-make-rings-finding");
+            return Err(Fault::new("rings", message).into());
         }
         (_, finding, _) => {
-            let said = text!("api-making-rings-finding-chain-several-pieces");
-            return Err(Fault::new(if finding.is_some() { "finding" } else { "chain" }, said).into());
+            let message = text!("api-making-rings-finding-chain-several-pieces");
+            return Err(Fault::new(if finding.is_some() { "finding" } else { "chain" }, message).into());
         }
     };
     worked(&state, move |workshop| {

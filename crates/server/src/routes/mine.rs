@@ -49,7 +49,7 @@ pub(super) async fn answer(state: &State, mine: Mine) -> Result<(Answer, Vec<Fou
         Mine::OrdersFor(name) => orders_for(state, &name).await,
         Mine::Stock(words) => {
             let told = stock_told(&words, &spools(state).await?, &state.store.workshop());
-            Ok((said(told), at(text!("api-mine-wire-stock"), "/wire")))
+            Ok((message(told), at(text!("api-mine-wire-stock"), "/wire")))
         }
         Mine::Enough(words) => enough(state, words).await,
         Mine::ReadyWhen(words) => ready_when(state, words).await,
@@ -87,7 +87,7 @@ pub(super) async fn called(state: &State, words: String) -> Result<Vec<Found>, P
     .await
 }
 
-fn said(headline: String) -> Answer {
+fn message(headline: String) -> Answer {
     Answer { headline, ..Answer::default() }
 }
 
@@ -96,9 +96,9 @@ fn one<T>(entry: Option<Entry<T>>, n: i64, noun: &str, path: &str) -> (Answer, V
         Some(entry) => {
             let closed = if entry.archived { text!("api-mine-closed") } else { "" };
             let headline = format!("{}{closed}: {}", entry.name, entry.description);
-            (said(headline), at(&entry.name, path))
+            (message(headline), at(&entry.name, path))
         }
-        None => (said(text!("api-mine-there-no-number", noun, n)), vec![]),
+        None => (message(text!("api-mine-there-no-number", noun, n)), vec![]),
     }
 }
 
@@ -107,11 +107,11 @@ async fn orders_for(state: &State, name: &str) -> Result<(Answer, Vec<Found>), P
     let own: Vec<&Entry<Order>> =
         all.iter().filter(|entry| entry.record.customer.to_lowercase().contains(name)).collect();
     if own.is_empty() {
-        return Ok((said(text!("api-mine-no-open-order-for", name)), vec![]));
+        return Ok((message(text!("api-mine-no-open-order-for", name)), vec![]));
     }
     let each: Vec<String> =
         own.iter().map(|entry| format!("{}: {}", entry.name, entry.description)).collect();
-    Ok((said(each.join(" ")), at(text!("api-mine-orders"), "/orders")))
+    Ok((message(each.join(" ")), at(text!("api-mine-orders"), "/orders")))
 }
 
 /// All wire that is there.
@@ -119,7 +119,7 @@ async fn spools(state: &State) -> Result<Vec<Spool>, Problem> {
     let lots = read(state, rack::in_stock).await?;
     let spool = |lot: Stocked| {
         let wire = lot.entry.record.covered_wire();
-        Spool { name: lot.entry.name, wire, left_mm: lot.standing.left_mm }
+        Spool { name: lot.entry.name, wire, left_mm: lot.balance.left_mm }
     };
     Ok(lots.into_iter().map(spool).collect())
 }

@@ -26,9 +26,9 @@ mod plans;
 mod progress;
 mod rack_files;
 mod rings;
+mod schedule;
 mod session;
 mod settings;
-mod sittings;
 mod tools;
 mod undoing;
 mod whole;
@@ -87,7 +87,7 @@ fn router() -> OpenApiRouter<State> {
         .merge(rings::router())
         .merge(session::router())
         .merge(settings::router())
-        .merge(sittings::router())
+        .merge(schedule::router())
         .merge(tools::router())
         .merge(undoing::router())
         .merge(whole::router())

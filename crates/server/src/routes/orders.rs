@@ -5,9 +5,9 @@ use axum::extract::State as Shared;
 use axum::http::StatusCode;
 use jiff::civil::Date;
 use lorimant_core::bench::Batch;
-use lorimant_core::bench::sittings::agenda::promise::Promise;
+use lorimant_core::bench::schedule::agenda::promise::Promise;
 use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::order::{Line, LineStanding, Order, OrderState};
+use lorimant_core::order::{Line, LineProgress, Order, OrderState};
 use lorimant_core::piece::Piece;
 use lorimant_core::wire::Wire;
 use serde::{Deserialize, Serialize};
@@ -16,7 +16,7 @@ use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
 
 use super::entries::{self, Archive, Revised};
-use super::{aside, read, sittings, write};
+use super::{aside, read, schedule, write};
 use crate::extract::{Body, Path, Query};
 use crate::kept::{Kept as _, Pick};
 use crate::problem::Problem;
@@ -68,7 +68,7 @@ struct LineRow {
     text: String,
     /// How it is covered.
     #[serde(flatten)]
-    standing: LineStanding,
+    progress: LineProgress,
 }
 
 /// Open orders: what is due first stands first.
@@ -84,12 +84,12 @@ async fn list_orders(Shared(state): Shared<State>) -> Result<Json<Vec<OrderRow>>
     let made_by = state.store.workshop();
     let today = settings.today();
     open.sort_by_key(|(entry, _)| (entry.record.due.unwrap_or(Date::MAX), entry.id));
-    let row = |(entry, standings): (Entry<Order>, Vec<LineStanding>)| {
-        let state = OrderState::of(&standings);
-        let lines = entry.record.lines.iter().zip(standings).map(|(line, standing)| LineRow {
+    let row = |(entry, progress): (Entry<Order>, Vec<LineProgress>)| {
+        let state = OrderState::of(&progress);
+        let lines = entry.record.lines.iter().zip(progress).map(|(line, progress)| LineRow {
             wanted: line.piece.counted_as(line.piece.count()),
             text: line.piece.sentence_finished(unit, &made_by),
-            standing,
+            progress,
         });
         OrderRow {
             for_whom: entry.record.for_whom(),
@@ -137,7 +137,7 @@ struct NewLine {
     wire: Option<Wire>,
     /// How many rings, pieces, or pairs: 1 to 100 000.
     pieces_n: u32,
-    /// How many more are made in case some are spoiled, per cent; 0 if left out.
+    /// How many more are made in case some are scrapped, per cent; 0 if left out.
     #[serde(default)]
     spares_percent: f64,
     /// How many were handed over already; 0 if left out.
@@ -186,8 +186,8 @@ impl NewLine {
             }
             (None, Some(piece)) => (piece.called().to_owned(), piece.with_count(pieces_n)),
             _ => {
-                let said = text!("api-orders-choose-saved-plan-or-finding");
-                return Err(Faults::from(Fault::new("entry", said)).into());
+                let message = text!("api-orders-choose-saved-plan-or-finding");
+                return Err(Faults::from(Fault::new("entry", message)).into());
             }
         };
         let piece = match wire {
@@ -220,9 +220,9 @@ async fn promise(Shared(state): Shared<State>, Body(new): Body<NewOrder>) -> Res
 /// When an order that is not taken could be ready.
 pub(super) async fn promise_of(state: &State, order: Order) -> Result<Promise, Problem> {
     order.check()?;
-    let (without, with) = sittings::with_order(state, order).await?;
+    let (without, with) = schedule::with_order(state, order).await?;
     let promised = aside(move || {
-        let (without, with) = (sittings::planned(&without)?, sittings::planned(&with)?);
+        let (without, with) = (schedule::planned(&without)?, schedule::planned(&with)?);
         Ok::<_, Faults>(Promise::of(Entry::<Order>::UNKEPT, &without, &with))
     });
     Ok(promised.await??)
@@ -284,16 +284,16 @@ async fn begin_line(
     let written = write(&state, move |t| {
         let open = orders::open(t, &workshop)?.orders;
         let found = open.into_iter().find(|(entry, _)| entry.id == id);
-        let (entry, standings) =
+        let (entry, progress) =
             found.ok_or(StoreError::Missing { what: text!("api-orders-open-order"), id })?;
-        let (Some(wanted), Some(standing)) = (entry.record.lines.get(line), standings.get(line)) else {
-            let said = text!("api-orders-this-order-has-no-line", line = line.saturating_add(1));
-            return Err(Faults::from(Fault::new("line", said)).into());
+        let (Some(wanted), Some(progress)) = (entry.record.lines.get(line), progress.get(line)) else {
+            let message = text!("api-orders-this-order-has-no-line", line = line.saturating_add(1));
+            return Err(Faults::from(Fault::new("line", message)).into());
         };
-        let pieces_n = wish.pieces_n.unwrap_or(standing.to_make_n);
+        let pieces_n = wish.pieces_n.unwrap_or(progress.to_make_n);
         if pieces_n == 0 && wish.pieces_n.is_none() {
-            let said = text!("api-orders-all-this-line-in-bags");
-            return Err(Faults::from(Fault::new("pieces_n", said)).into());
+            let message = text!("api-orders-all-this-line-in-bags");
+            return Err(Faults::from(Fault::new("pieces_n", message)).into());
         }
         Pick { entry: id, pieces_n }.check()?;
         let batch = Batch::begun(&wanted.name, wanted.piece.clone(), pieces_n, &workshop);

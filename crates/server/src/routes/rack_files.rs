@@ -52,7 +52,7 @@ async fn rack_table(Shared(state): Shared<State>, Path(table): Path<String>) -> 
         "lots.csv" => {
             let lots = read(&state, rack::in_stock).await?;
             made(&state, move |_| {
-                tables::lots_csv(lots.iter().map(|lot| (&lot.entry.record, lot.standing.left_mm)))
+                tables::lots_csv(lots.iter().map(|lot| (&lot.entry.record, lot.balance.left_mm)))
             })
             .await?
         }

@@ -1,7 +1,7 @@
 //! What happened at the bench, batch by batch.
 
 use jiff::Timestamp;
-use lorimant_core::bench::{Batch, BatchStanding, Books, Event, EventKind, Task};
+use lorimant_core::bench::{Batch, BatchProgress, Books, Event, EventKind, Task};
 use lorimant_core::fault::Fault;
 use lorimant_core::rack::stock::Lot;
 use lorimant_core::tool::workshop::Workshop;
@@ -21,15 +21,15 @@ pub(crate) struct Led {
     /// Its tasks in order.
     pub tasks: Vec<Task>,
     /// How far it is.
-    pub standing: BatchStanding,
+    pub progress: BatchProgress,
 }
 
 /// A batch, led.
 pub(crate) fn led(connection: &Connection, id: i64, workshop: &Workshop) -> Result<Led> {
     let entry: Entry<Batch> = Shelf::Batches.get(connection, id)?;
     let tasks = entry.record.tasks(workshop).map_err(StoreError::Refused)?;
-    let standing = entry.record.standing(&tasks, &events(connection, id)?);
-    Ok(Led { entry, tasks, standing })
+    let progress = entry.record.progress(&tasks, &events(connection, id)?);
+    Ok(Led { entry, tasks, progress })
 }
 
 /// Everything that happened to a batch, in order.
@@ -42,7 +42,7 @@ fn events(connection: &Connection, id: i64) -> Result<Vec<Event>> {
         let (happened, at): (String, String) = (row.get(2)?, row.get(5)?);
         let (Ok(happened), Ok(at)) = (happened.parse(), at.parse()) else { continue };
         let (key, step_n, n, reason) = (row.get(0)?, row.get(1)?, row.get(3)?, row.get(4)?);
-        events.push(Event { key, step_n, happened, n, reason, at });
+        events.push(Event { key, step_n, kind: happened, n, reason, at });
     }
     Ok(events)
 }
@@ -75,12 +75,12 @@ pub(crate) fn happen(
         return Ok(now);
     }
     if now.entry.archived {
-        let said = text!("file-bench-this-batch-closed-reopen-first");
-        return Err(StoreError::Refused(Fault::new("happened", said).into()));
+        let message = text!("file-bench-this-batch-closed-reopen-first");
+        return Err(StoreError::Refused(Fault::new("kind", message).into()));
     }
     now.entry
         .record
-        .may_happen(&now.tasks, &now.standing, event)
+        .may_happen(&now.tasks, &now.progress, event)
         .map_err(|fault| StoreError::Refused(fault.into()))?;
     let booked = book(t, id, &now, event, lot, workshop)?;
     t.prepare_cached(
@@ -91,7 +91,7 @@ pub(crate) fn happen(
         event.key,
         id,
         event.step_n,
-        event.happened.word(),
+        event.kind.word(),
         event.n,
         event.reason,
         event.at.to_string(),
@@ -108,13 +108,13 @@ fn is_told(t: &Transaction, id: i64, event: &Event) -> Result<bool> {
         Ok((row.get::<_, i64>(0)?, row.get::<_, u32>(1)?, row.get::<_, String>(2)?, row.get::<_, u32>(3)?))
     });
     let Some((entry, step_n, happened, n)) = told.optional()? else { return Ok(false) };
-    let same = (step_n, happened.as_str(), n) == (event.step_n, event.happened.word(), event.n);
-    let said = match (entry == id, same) {
+    let same = (step_n, happened.as_str(), n) == (event.step_n, event.kind.word(), event.n);
+    let message = match (entry == id, same) {
         (true, true) => return Ok(true),
         (true, false) => text!("file-bench-this-key-was-used-for"),
         (false, _) => text!("file-bench-this-press-belongs-another-batch"),
     };
-    Err(StoreError::Refused(Fault::new("key", said).into()))
+    Err(StoreError::Refused(Fault::new("key", message).into()))
 }
 
 /// Refuses a lot of other wire than the batch is made of.
@@ -126,16 +126,16 @@ fn is_its_wire(t: &Transaction, batch: &Batch, lot: i64) -> Result<()> {
         return Ok(());
     }
     let unit = settings(t)?.0.habits().unit;
-    let said = text!(
+    let message = text!(
         "file-bench-this-batch-made-choose-lot",
         name = entry.name,
         record = entry.record.covered_wire().shown(unit),
         piece = batch.piece.wire().shown(unit)
     );
-    Err(StoreError::Refused(Fault::new("lot", said).into()))
+    Err(StoreError::Refused(Fault::new("lot", message).into()))
 }
 
-/// Books what goes with an event: cut wire off its lot, spoiled pieces onto the scrap; taken back, it is reversed. Gives
+/// Books what goes with an event: cut wire off its lot, scrapped pieces onto the scrap; taken back, it is reversed. Gives
 /// the batch of writes, where any was made.
 fn book(
     t: &Transaction,
@@ -148,7 +148,7 @@ fn book(
     let Some(task) = usize::try_from(event.step_n).ok().and_then(|n| now.tasks.get(n.checked_sub(1)?)) else {
         return Ok(None);
     };
-    match event.happened {
+    match event.kind {
         EventKind::TakenBack => return put_back(t, id, event, EventKind::Done),
         EventKind::Rescued => return put_back(t, id, event, EventKind::Scrapped),
         _ => {}
@@ -176,7 +176,7 @@ fn put_back(t: &Transaction, id: i64, event: &Event, of: EventKind) -> Result<Op
     let sql = "SELECT happened, n, booked FROM happened WHERE entry = ?1 AND step_n = ?2 \
                AND happened IN (?3, ?4) ORDER BY id";
     let mut statement = t.prepare_cached(sql)?;
-    let mut rows = statement.query(params![id, event.step_n, of.word(), event.happened.word()])?;
+    let mut rows = statement.query(params![id, event.step_n, of.word(), event.kind.word()])?;
     // The presses that stand, each with what is left of it and what was booked with it.
     let mut stand: Vec<(u32, Option<i64>)> = vec![];
     while let Some(row) = rows.next()? {
@@ -213,8 +213,8 @@ fn take_back(stand: &mut Vec<(u32, Option<i64>)>, n: u32) -> Result<Vec<i64>> {
             gone.extend(*booked);
             stand.pop();
         } else if booked.is_some() {
-            let said = text!("file-bench-were-cut-in-one-press", of_n);
-            return Err(StoreError::Refused(Fault::new("n", said).limit(f64::from(*of_n)).into()));
+            let message = text!("file-bench-were-cut-in-one-press", of_n);
+            return Err(StoreError::Refused(Fault::new("n", message).limit(f64::from(*of_n)).into()));
         } else {
             *of_n -= left_n;
             left_n = 0;

@@ -19,7 +19,7 @@ use lorimant_text::text;
 pub(crate) fn document(connection: &Connection) -> Result<RackDocument> {
     let lots: Vec<Entry<Lot>> = Shelf::Lots.all(connection)?;
     let lots = lots.into_iter().map(|entry| {
-        Ok(LotWithLedger { ledger: ledger::standing_lines(connection, entry.id)?, lot: entry.record })
+        Ok(LotWithLedger { ledger: ledger::lines_that_count(connection, entry.id)?, lot: entry.record })
     });
     let scrap = ledger::piles(connection)?.into_iter().map(|(metal, cleanliness, mass_g)| ScrapChange {
         metal,
@@ -74,11 +74,11 @@ pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> 
             .collect::<rusqlite::Result<_>>()?;
         let [id] = ids.as_slice() else {
             let shown: String = one.lot.chars().take(60).collect();
-            let said = match ids.len() {
+            let message = match ids.len() {
                 0 => text!("file-carried-there-no-lot-in-stock", shown),
                 n => text!("file-carried-lots-called-give-them-different", n, shown),
             };
-            return Err(StoreError::Refused(Fault::new(format!("movements[{i}].lot"), said).into()));
+            return Err(StoreError::Refused(Fault::new(format!("movements[{i}].lot"), message).into()));
         };
         ledger::book(t, batch, *id, &one.line)
             .map_err(|error| error.within(&format!("movements[{i}].line")))?;
@@ -114,10 +114,10 @@ fn picked(t: &Transaction, pick: &NamedPick) -> Result<i64> {
         ids = ids.into_iter().zip(same).filter(|(_, same)| *same).map(|(id, _)| id).collect();
     }
     let shown = quoted(&pick.name);
-    let said = match ids.as_slice() {
+    let message = match ids.as_slice() {
         [id] => return Ok(*id),
         [] => text!("file-carried-there-no-saved-plan-or", shown),
         _ => text!("file-carried-several-saved-pieces-called-give", shown),
     };
-    Err(StoreError::Refused(Fault::new("name", said).into()))
+    Err(StoreError::Refused(Fault::new("name", message).into()))
 }

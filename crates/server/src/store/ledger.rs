@@ -95,8 +95,8 @@ fn not_overdrawn(left: i64, change: i64, field: &str, (unit, noun): (&str, &str)
         return Ok(());
     }
     let (left, out) = (millimetres(left), millimetres(-change));
-    let said = text!("file-ledger-that-takes-off-only-left", out, unit, noun, left);
-    Err(StoreError::Refused(Fault::new(field, said).limit(left).into()))
+    let message = text!("file-ledger-that-takes-off-only-left", out, unit, noun, left);
+    Err(StoreError::Refused(Fault::new(field, message).limit(left).into()))
 }
 
 /// The lines of a lot, newest first.
@@ -206,7 +206,7 @@ pub(crate) fn book_all(t: &Transaction, batch: i64, lot: i64, lines: &[Movement]
 }
 
 /// The lines of a lot that stand, oldest first: pairs that cancel each other are left out.
-pub(crate) fn standing_lines(connection: &Connection, lot: i64) -> Result<Vec<Movement>> {
+pub(crate) fn lines_that_count(connection: &Connection, lot: i64) -> Result<Vec<Movement>> {
     let mut lines = lines(connection, lot)?;
     lines.reverse();
     // A line that reverses a reversal does again what was first booked; one that reverses once does not.

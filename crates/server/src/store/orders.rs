@@ -3,13 +3,13 @@
 use jiff::civil::Date;
 use lorimant_core::bench::Batch;
 use lorimant_core::bench::pass::Led as PassLed;
-use lorimant_core::bench::sittings::agenda::{JobOf, ScheduleChange, Unmet, Wanted};
+use lorimant_core::bench::schedule::agenda::{JobOf, ScheduleChange, Unmet, Wanted};
 use lorimant_core::bench::times::Times;
 use lorimant_core::fault::Fault;
 use lorimant_core::making::Changes;
 use lorimant_core::order::bag::Counting;
 use lorimant_core::order::{
-    Bag, BatchOnItsWay, Covered, LineStanding, Order, WireShort, check_set_aside, cover, orders_of, short_of,
+    Bag, BatchOnItsWay, Covered, LineProgress, Order, WireShort, check_set_aside, cover, orders_of, short_of,
     to_begin,
 };
 use lorimant_core::piece::Piece;
@@ -42,7 +42,7 @@ pub(crate) fn on_their_way(connection: &Connection, workshop: &Workshop) -> Resu
 /// What is ordered, with how far each line is; and what is on its way.
 pub(crate) struct Open {
     /// Orders that are not put away, with their lines.
-    pub orders: Vec<(Entry<Order>, Vec<LineStanding>)>,
+    pub orders: Vec<(Entry<Order>, Vec<LineProgress>)>,
     /// Batches on their way.
     pub led: Vec<Led>,
 }
@@ -61,11 +61,11 @@ fn open_with(connection: &Connection, typed: Option<&Order>, workshop: &Workshop
     let bags: Vec<&Bag> = bags.iter().map(|entry| &entry.record).collect();
     let batches: Vec<BatchOnItsWay> = led
         .iter()
-        .map(|led| BatchOnItsWay { batch: &led.entry.record, n: led.entry.record.whole(&led.standing).0 })
+        .map(|led| BatchOnItsWay { batch: &led.entry.record, n: led.entry.record.whole(&led.progress).0 })
         .collect();
     let records: Vec<&Order> = orders.iter().map(|entry| &entry.record).collect();
-    let standings = cover(&records, &bags, &batches, workshop);
-    Ok(Open { orders: orders.into_iter().zip(standings).collect(), led })
+    let progress = cover(&records, &bags, &batches, workshop);
+    Ok(Open { orders: orders.into_iter().zip(progress).collect(), led })
 }
 
 /// What the planner is given: batches on their way, then lines of orders that are not begun, an order that is being typed
@@ -79,11 +79,11 @@ pub(crate) fn wanted(
     let covered: Vec<Covered> =
         orders.iter().map(|(entry, lines)| Covered { id: entry.id, order: &entry.record, lines }).collect();
     let mut all: Vec<Wanted> = vec![];
-    for Led { entry, tasks, standing } in led {
+    for Led { entry, tasks, progress } in led {
         let of = orders_of(&entry.record, &covered, workshop);
         let (due, orders) =
             (of.iter().filter_map(|of| of.order.due).min(), of.iter().map(|of| of.id).collect());
-        all.push(Wanted { of: JobOf::Batch(entry.id), batch: entry.record, tasks, standing, due, orders });
+        all.push(Wanted { of: JobOf::Batch(entry.id), batch: entry.record, tasks, progress, due, orders });
     }
     let (lines, cannot) = to_begin(&covered, workshop);
     all.extend(lines);
@@ -118,7 +118,7 @@ pub(crate) fn times(connection: &Connection, workshop: &Workshop) -> Result<Time
             led.push(one);
         }
     }
-    Ok(Times::of(led.iter().map(|led| (led.tasks.as_slice(), &led.standing))))
+    Ok(Times::of(led.iter().map(|led| (led.tasks.as_slice(), &led.progress))))
 }
 
 /// What is held by hand.
@@ -136,8 +136,8 @@ pub(crate) fn remake(
 ) -> Result<Entry<Batch>> {
     let entry: Entry<Batch> = Shelf::Batches.get(t, id)?;
     if bench::is_begun(t, id)? {
-        let said = text!("file-orders-this-batch-has-been-started");
-        return Err(StoreError::Refused(Fault::new("changes", said).into()));
+        let message = text!("file-orders-this-batch-has-been-started");
+        return Err(StoreError::Refused(Fault::new("changes", message).into()));
     }
     let piece = entry.record.piece.changed(changes);
     let batch = Batch { piece, changes: Changes::default(), ..entry.record };
@@ -178,7 +178,7 @@ pub(crate) struct Recipe {
 /// As a pass takes it.
 pub(crate) fn for_passes(led: &[Led]) -> Vec<PassLed<'_>> {
     led.iter()
-        .map(|led| PassLed { batch: &led.entry.record, tasks: &led.tasks, standing: &led.standing })
+        .map(|led| PassLed { batch: &led.entry.record, tasks: &led.tasks, progress: &led.progress })
         .collect()
 }
 
@@ -211,7 +211,7 @@ pub(crate) fn hand_over(
     let (after, taken) = handed;
     if !of.even_if_set_aside {
         let open = open(t, workshop)?.orders;
-        let all: Vec<(&Order, &[LineStanding])> =
+        let all: Vec<(&Order, &[LineProgress])> =
             open.iter().map(|(entry, lines)| (&entry.record, lines.as_slice())).collect();
         let at = open.iter().position(|(entry, _)| entry.id == id).unwrap_or(open.len());
         check_set_aside(&all, (at, of.line), of.n, workshop)
@@ -242,8 +242,8 @@ pub(crate) fn hand_over_all(
         handed = Some(hand_over(t, undo, (id, from), of, workshop)?);
     }
     handed.ok_or_else(|| {
-        let said = text!("file-orders-nothing-of-it-in-bags");
-        StoreError::Refused(Fault::new("id", said).into())
+        let message = text!("file-orders-nothing-of-it-in-bags");
+        StoreError::Refused(Fault::new("id", message).into())
     })
 }
 
@@ -270,10 +270,10 @@ pub(crate) fn fill_bag(
 ) -> Result<Entry<Bag>> {
     let led = bench::led(t, id, workshop)?;
     if led.entry.archived {
-        let said = text!("file-orders-this-batch-closed-reopen-first");
-        return Err(StoreError::Refused(Fault::new("batch", said).into()));
+        let message = text!("file-orders-this-batch-closed-reopen-first");
+        return Err(StoreError::Refused(Fault::new("batch", message).into()));
     }
-    let bag = Bag::of(&led.entry.record, id, &led.standing, filled_on, place.trim());
+    let bag = Bag::of(&led.entry.record, id, &led.progress, filled_on, place.trim());
     let bag = bag.map_err(|fault| StoreError::Refused(fault.into()))?;
     bag.check().map_err(StoreError::Refused)?;
     let entry = Shelf::Bags.add(t, undo, &bag)?;

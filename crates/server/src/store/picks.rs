@@ -47,8 +47,8 @@ pub(crate) fn pickable(connection: &Connection, entry: i64, pieces_n: u32) -> Re
             Ok(picked_as(record.name, piece.with_count(pieces_n), unit(connection)?))
         }
         None => {
-            let said = text!("file-picks-there-no-saved-plan-finding", entry);
-            Err(StoreError::Refused(Fault::new("entry", said).into()))
+            let message = text!("file-picks-there-no-saved-plan-finding", entry);
+            Err(StoreError::Refused(Fault::new("entry", message).into()))
         }
     }
 }

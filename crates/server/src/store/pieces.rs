@@ -62,13 +62,13 @@ pub(crate) struct KeptPieces {
 }
 
 /// A row that is not yet understood, with the shelf it stands on.
-struct Standing {
+struct PieceRow {
     shelf: String,
     namesakes_n: i64,
     raw: Raw,
 }
 
-impl Standing {
+impl PieceRow {
     fn of(row: &Row) -> rusqlite::Result<Self> {
         Ok(Self { raw: Raw::of(row)?, shelf: row.get(6)?, namesakes_n: row.get(7)? })
     }
@@ -135,7 +135,7 @@ pub(crate) fn pieces(connection: &Connection, which: Which, wanted: &Wanted) -> 
     );
     let mut statement = connection.prepare(&sql)?;
     let unit = unit(connection)?;
-    let rows = statement.query_map(bound, Standing::of)?;
+    let rows = statement.query_map(bound, PieceRow::of)?;
     let entries = rows.map(|row| row?.piece(unit)).collect::<Result<_>>()?;
     Ok(KeptPieces { entries, total })
 }
@@ -148,6 +148,6 @@ pub(crate) fn named(connection: &Connection, name: &str, but: Option<i64>) -> Re
     );
     let mut statement = connection.prepare_cached(&sql)?;
     let unit = unit(connection)?;
-    let rows = statement.query_map((name, but), Standing::of)?;
+    let rows = statement.query_map((name, but), PieceRow::of)?;
     rows.map(|row| row?.piece(unit)).collect()
 }

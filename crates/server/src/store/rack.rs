@@ -3,7 +3,7 @@
 use lorimant_core::rack::stock::StockKind;
 use lorimant_core::rack::stock::booking::LotCut;
 use lorimant_core::rack::stock::buying::StockLevel;
-use lorimant_core::rack::stock::{Lot, Movement, Standing};
+use lorimant_core::rack::stock::{Lot, LotBalance, Movement};
 use lorimant_core::wire::Wire;
 use lorimant_core::wire::metal::Metal;
 use lorimant_core::words::length::LengthUnit;
@@ -35,7 +35,7 @@ pub(crate) struct Stocked {
     #[serde(flatten)]
     pub entry: Entry<Lot>,
     /// What is left of it.
-    pub standing: Standing,
+    pub balance: LotBalance,
     /// Its wire in words, in the workshop's unit.
     pub wire_label: String,
     /// What a metre or a foot of it cost, where that is known.
@@ -88,11 +88,11 @@ pub(crate) struct Rack {
     pub total: usize,
 }
 
-fn with_standing(entry: Entry<Lot>, left_mm: f64, unit: LengthUnit) -> Stocked {
-    let standing = entry.record.standing(left_mm);
+fn with_balance(entry: Entry<Lot>, left_mm: f64, unit: LengthUnit) -> Stocked {
+    let balance = entry.record.balance(left_mm);
     let wire = &entry.record.wire;
     let price_of = entry.record.price_of(unit).map(|(amount, of)| PriceOf { amount, of });
-    Stocked { wire_label: wire.shown(unit), price_of, colour: wire.metal.figures().colour, standing, entry }
+    Stocked { wire_label: wire.shown(unit), price_of, colour: wire.metal.figures().colour, balance, entry }
 }
 
 /// A stretch of the rack: by metal, size and what is left, or the shortest first where a length is wanted.
@@ -118,7 +118,7 @@ pub(crate) fn rack(connection: &Connection, wanted: &WantedLots) -> Result<Rack>
     });
     let total = found.len();
     let stretch = found.into_iter().skip(wanted.skip as usize).take(wanted.most as usize);
-    let lots = stretch.map(|(left_mm, raw, _)| Ok(with_standing(raw.entry(unit)?, left_mm, unit)));
+    let lots = stretch.map(|(left_mm, raw, _)| Ok(with_balance(raw.entry(unit)?, left_mm, unit)));
     Ok(Rack { lots: lots.collect::<Result<_>>()?, total })
 }
 
@@ -160,7 +160,7 @@ fn matching(connection: &Connection, wanted: &WantedLots) -> Result<Vec<(Raw, Wi
 /// What there is of each metal, the heaviest first.
 pub(crate) fn metals(connection: &Connection) -> Result<Vec<MetalTotal>> {
     let mut totals: Vec<MetalTotal> = vec![];
-    for Stocked { entry, standing, .. } in in_stock(connection)? {
+    for Stocked { entry, balance, .. } in in_stock(connection)? {
         let metal = entry.record.wire.metal;
         let at = totals.iter().position(|one| one.metal == metal).unwrap_or_else(|| {
             totals.push(MetalTotal { metal, label: metal.shown(), lots_n: 0, left_mm: 0.0, left_g: 0.0 });
@@ -168,8 +168,8 @@ pub(crate) fn metals(connection: &Connection) -> Result<Vec<MetalTotal>> {
         });
         let of = &mut totals[at];
         of.lots_n += 1;
-        of.left_mm += standing.left_mm;
-        of.left_g += standing.left_g;
+        of.left_mm += balance.left_mm;
+        of.left_g += balance.left_g;
     }
     totals.sort_by(|a, b| b.left_g.total_cmp(&a.left_g));
     Ok(totals)
@@ -182,7 +182,7 @@ pub(crate) fn in_stock(connection: &Connection) -> Result<Vec<Stocked>> {
     let sums = ledger::left_of_all(connection)?;
     let with_wire = lots.into_iter().filter_map(|entry| {
         let left_mm = millimetres(sums.get(&entry.id).copied().unwrap_or(0));
-        (left_mm > 0.0).then(|| with_standing(entry, left_mm, unit))
+        (left_mm > 0.0).then(|| with_balance(entry, left_mm, unit))
     });
     Ok(with_wire.collect())
 }
@@ -190,13 +190,13 @@ pub(crate) fn in_stock(connection: &Connection) -> Result<Vec<Stocked>> {
 /// The wire there is, lot by lot: what is needed is set against it. Lengths in mm.
 pub(crate) fn wire_in_stock(connection: &Connection) -> Result<Vec<(Wire, f64)>> {
     let lots = in_stock(connection)?.into_iter();
-    Ok(lots.map(|lot| (lot.entry.record.covered_wire(), lot.standing.left_mm)).collect())
+    Ok(lots.map(|lot| (lot.entry.record.covered_wire(), lot.balance.left_mm)).collect())
 }
 
 /// One lot with what is left of it.
 pub(crate) fn lot(connection: &Connection, id: i64) -> Result<Stocked> {
     let entry: Entry<Lot> = Shelf::Lots.get(connection, id)?;
-    Ok(with_standing(entry, ledger::left_mm(connection, id)?, settings::unit(connection)?))
+    Ok(with_balance(entry, ledger::left_mm(connection, id)?, settings::unit(connection)?))
 }
 
 /// Puts a new lot on the rack with its first lines.
@@ -224,9 +224,9 @@ pub(crate) fn set_aside(
 /// Books what a cut plan took: all of it or nothing. Rests too short to use go to clean scrap.
 pub(crate) fn book_cuts(t: &Transaction, batch: i64, cuts: &[LotCut], unit: LengthUnit) -> Result<()> {
     for (i, cut) in cuts.iter().enumerate() {
-        let Stocked { entry, standing, .. } = lot(t, cut.lot)?;
+        let Stocked { entry, balance, .. } = lot(t, cut.lot)?;
         let lines =
-            cut.lines(standing.left_mm, unit).map_err(|faults| faults.within(&format!("lots[{i}]")))?;
+            cut.lines(balance.left_mm, unit).map_err(|faults| faults.within(&format!("lots[{i}]")))?;
         ledger::book_all(t, batch, cut.lot, &lines)?;
         if let Some(scrap) = entry.record.scrap_of(&lines) {
             ledger::book_scrap(t, batch, &scrap)?;

@@ -25,8 +25,8 @@ pub(super) fn check(find: &str) -> Result<()> {
     if find.chars().count() <= LONGEST {
         return Ok(());
     }
-    let said = text!("file-search-that-search-too-long-enter", LONGEST);
-    Err(StoreError::Refused(Fault::new("find", said).limit(200.0).into()))
+    let message = text!("file-search-that-search-too-long-enter", LONGEST);
+    Err(StoreError::Refused(Fault::new("find", message).limit(200.0).into()))
 }
 
 /// Case folded, so that ß is found as SS and Σ as ς: up, and down again.
@@ -35,18 +35,18 @@ fn folded(text: &str) -> String {
 }
 
 /// Adds what a record says to a text, a blank between; the names of its fields are left out.
-fn say(value: &Value, said: &mut String) {
+fn say(value: &Value, into: &mut String) {
     match value {
         Value::String(text) => {
-            said.push_str(text);
-            said.push(' ');
+            into.push_str(text);
+            into.push(' ');
         }
         Value::Number(number) => {
-            said.push_str(&number.to_string());
-            said.push(' ');
+            into.push_str(&number.to_string());
+            into.push(' ');
         }
-        Value::Array(all) => all.iter().for_each(|one| say(one, said)),
-        Value::Object(fields) => fields.values().for_each(|one| say(one, said)),
+        Value::Array(all) => all.iter().for_each(|one| say(one, into)),
+        Value::Object(fields) => fields.values().for_each(|one| say(one, into)),
         Value::Null | Value::Bool(_) => {}
     }
 }
@@ -58,12 +58,12 @@ pub(super) fn teach(connection: &Connection) -> rusqlite::Result<()> {
         let words: Arc<Vec<String>> = given.get_or_create_aux(0, |words| -> rusqlite::Result<_> {
             Ok(folded(words.as_str()?).split_whitespace().map(str::to_owned).collect())
         })?;
-        let mut said = format!("{} ", given.get_raw(1).as_str()?);
+        let mut all = format!("{} ", given.get_raw(1).as_str()?);
         // A damaged record is found by its name.
         if let Ok(record) = serde_json::from_str(given.get_raw(2).as_str()?) {
-            say(&record, &mut said);
+            say(&record, &mut all);
         }
-        let said = folded(&said);
-        Ok(words.iter().all(|word| said.contains(word)))
+        let all = folded(&all);
+        Ok(words.iter().all(|word| all.contains(word)))
     })
 }

@@ -45,7 +45,7 @@ pub(crate) enum Shelf {
     Orders,
     /// What was made.
     Bags,
-    /// What is held by hand when sittings are planned.
+    /// What is held by hand when sessions are planned.
     Holds,
     /// What is measured.
     Checks,

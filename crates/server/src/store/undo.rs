@@ -26,8 +26,8 @@ pub(crate) fn undo(transaction: &Transaction, undone: i64) -> Result<i64> {
     let changes: Vec<_> = rows.collect::<std::result::Result<_, _>>()?;
     let booked = ledger::of_batch(transaction, undone)?;
     if batch::booked_at_the_bench(transaction, undone)? {
-        let said = text!("file-undo-was-booked-by-press-at");
-        return Err(StoreError::Refused(Fault::new("batch", said).into()));
+        let message = text!("file-undo-was-booked-by-press-at");
+        return Err(StoreError::Refused(Fault::new("batch", message).into()));
     }
     if changes.is_empty() && booked.is_empty() {
         return Err(StoreError::Missing { what: text!("file-undo-change"), id: undone });
@@ -132,8 +132,8 @@ fn nothing_hangs_on(connection: &Connection, undone: i64, id: i64) -> Result<()>
         (what, n) => counted(n, what),
     };
     let (noun, when) = (noun(&shelf), later.told(connection)?);
-    let said = text!("file-undo-not-undone-has-since-was", noun, name, what, when, instead);
-    Err(StoreError::NotUndoable(said))
+    let message = text!("file-undo-not-undone-has-since-was", noun, name, what, when, instead);
+    Err(StoreError::NotUndoable(message))
 }
 
 /// Says who changed a record after a revision.

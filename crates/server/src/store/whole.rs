@@ -208,8 +208,8 @@ pub(crate) fn read_in(t: &Transaction, mut from: impl BufRead) -> Result<Brought
         }
         (true, true) => Ok(Brought::Here),
         (true, false) => {
-            let said = text!("file-whole-this-workshop-already-has-data");
-            Err(StoreError::Refused(Fault::new("file", said).into()))
+            let message = text!("file-whole-this-workshop-already-has-data");
+            Err(StoreError::Refused(Fault::new("file", message).into()))
         }
     }
 }
@@ -226,9 +226,10 @@ impl At {
         Self { line_n: self.line_n + 1, ..*self }
     }
 
-    fn fault(&self, said: &str) -> StoreError {
-        let said = text!("file-whole-line", line_n = self.line_n, said = capital(said.trim_end_matches('.')));
-        StoreError::Refused(Fault::new(text!("file-whole-line-2", line_n = self.line_n), said).into())
+    fn fault(&self, message: &str) -> StoreError {
+        let message =
+            text!("file-whole-line", line_n = self.line_n, message = capital(message.trim_end_matches('.')));
+        StoreError::Refused(Fault::new(text!("file-whole-line-2", line_n = self.line_n), message).into())
     }
 
     fn within(&self, error: StoreError) -> StoreError {
@@ -449,7 +450,7 @@ fn sound(shelf: &str, record: &Value) -> Result<(String, String)> {
         Some(Shelf::Batches) => read::<Batch>(record),
         Some(Shelf::Orders) => read::<lorimant_core::order::Order>(record),
         Some(Shelf::Bags) => read::<lorimant_core::order::Bag>(record),
-        Some(Shelf::Holds) => read::<lorimant_core::bench::sittings::agenda::ScheduleChange>(record),
+        Some(Shelf::Holds) => read::<lorimant_core::bench::schedule::agenda::ScheduleChange>(record),
         Some(Shelf::Checks) => read::<lorimant_core::learn::check::PieceCheck>(record),
         None => {
             Err(StoreError::Refused(Fault::new("shelf", text!("file-whole-there-no-shelf", shelf)).into()))

@@ -91,9 +91,9 @@ async fn from_order_to_bag(maker: &Maker) -> Result<()> {
     maker.click("[data-test=fill-bag]").await?;
     maker.find("[data-test=recipe]").await?;
     for (path, there, name) in [
-        ("/today", "[data-test=next-sitting]", "today"),
+        ("/today", "[data-test=next-session]", "today"),
         ("/orders", "[data-test=orders]", "orders"),
-        ("/orders/schedule", "[data-test=sittings]", "schedule"),
+        ("/orders/schedule", "[data-test=sessions]", "schedule"),
         ("/orders/stock", "[data-test=bags] svg", "finished-stock"),
     ] {
         maker.open(path).await?;

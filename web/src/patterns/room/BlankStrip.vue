@@ -111,7 +111,7 @@ const sum = computed(() => {
     unit: acrossUnit.value,
   })
 })
-const said = computed(() =>
+const label = computed(() =>
   props.form.marks
     .map((mark) =>
       mark.from_end
@@ -141,7 +141,7 @@ const said = computed(() =>
       <span class="quiet sum" data-test="sum">{{ sum }}</span>
     </template>
     <div ref="place" class="place">
-      <svg :width="full" :height="top + lane + 66" role="img" :aria-label="said" data-test="strip">
+      <svg :width="full" :height="top + lane + 66" role="img" :aria-label="label" data-test="strip">
         <defs>
           <MetalGradient :id="id" />
         </defs>
@@ -282,7 +282,7 @@ text {
   font-weight: 700;
 }
 
-/* How much of what the metal bears is spent: said in figures, and the darker the more. */
+/* How much of what the metal bears is spent: label in figures, and the darker the more. */
 .spent rect {
   fill: rgb(var(--v-theme-warning));
 }

@@ -27,7 +27,7 @@ const { show, exact } = useShownLengths()
 const { faults, elsewhere, attempt } = useForm()
 
 /** A price nobody has said yet is not nought. */
-const said = (price: string) => (Number(price) ? price : '')
+const unlessZero = (price: string) => (Number(price) ? price : '')
 
 const start = () =>
   attempt(async () => {
@@ -42,11 +42,11 @@ const start = () =>
       pieces_n: String(request.pieces_n),
       wire_mm: show(request.wire_mm),
       loss_share: String(Number(((request.loss_share ?? 0) * 100).toFixed(2))),
-      wire_price: said(request.wire_price),
+      wire_price: unlessZero(request.wire_price),
       consumables: texts.value.consumables ?? '0',
       minutes: String(request.minutes),
       setting_up_minutes: String(request.setting_up_minutes),
-      hour_rate: said(request.hour_rate),
+      hour_rate: unlessZero(request.hour_rate),
       bought: texts.value.bought ?? '',
     }
   })
@@ -103,7 +103,7 @@ watch([typedFaults, error], () => {
         }}<PiecePicker v-model="piece" :label="t('cost-view-choose-piece')" first />{{ t('cost-view-cost') }}
       </p>
       <p v-if="notes.wire" class="quiet from">{{ notes.wire }}. {{ notes.price }}</p>
-      <p v-if="piece" class="wish serif said" data-test="cost-sentence">
+      <p v-if="piece" class="wish serif summary" data-test="cost-sentence">
         <PaperWord
           v-model="texts.pieces_n"
           name="pieces_n"
@@ -244,7 +244,7 @@ watch([typedFaults, error], () => {
   margin: 0;
 }
 
-.said {
+.summary {
   line-height: 1.75;
   margin-top: 12px;
 }

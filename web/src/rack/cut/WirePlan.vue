@@ -157,7 +157,7 @@ async function takeFile(file: string) {
         </button>
       </span>
     </header>
-    <p v-for="said in of.of_lots ?? []" :key="said" class="watch">{{ said }}</p>
+    <p v-for="line in of.of_lots ?? []" :key="line" class="watch">{{ line }}</p>
     <div v-if="setting" class="losses no-print">
       <PaperField
         v-model="losses.trim_mm"

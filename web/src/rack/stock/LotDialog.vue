@@ -2,7 +2,7 @@
 import { t } from '../../text'
 import { useDebounceFn, useSessionStorage } from '@vueuse/core'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, data, faultsOf, standing, type Lot, type Stocked, type Wire } from '../../api/client'
+import { api, data, faultsOf, currentOf, type Lot, type Stocked, type Wire } from '../../api/client'
 import { useNotice } from '../../shared/notice'
 import PiecePicker from '../PiecePicker.vue'
 import type { ChosenPiece } from '../../shared/asked'
@@ -25,7 +25,7 @@ const { currency } = useAmounts()
 const { faults, attempt } = useForm()
 const { show, long, exact } = useShownLengths()
 const listing = ref('')
-const said = ref<{ missing: string[]; doubtful: string[]; unclear: string[] } | null>(null)
+const understood = ref<{ missing: string[]; doubtful: string[]; unclear: string[] } | null>(null)
 const prices = ref('')
 const piece = ref<ChosenPiece | null>(null)
 const perPiece = ref('')
@@ -66,7 +66,7 @@ watch(entry, (now, before) => {
   const { listing: line = '', texts: left = {} } = draft.value ?? {}
   restored.value = now === 'new' && [line, left.name, left.size, left.amount].some(Boolean)
   faults.value = []
-  said.value = null
+  understood.value = null
   prices.value = ''
   current.value = null
   // Kept, or left on purpose.
@@ -100,7 +100,7 @@ watch(entry, (now, before) => {
 /** Reads the shop's line and fills in what it says; what it does not say stays as it is. */
 async function decode(fill = true) {
   if (!listing.value.trim()) {
-    said.value = null
+    understood.value = null
     return
   }
   try {
@@ -109,9 +109,9 @@ async function decode(fill = true) {
     const read = await data(api.POST('/api/listings/decode', { body }))
     // Typed on meanwhile: a later answer is on its way.
     if (body.text !== listing.value) return
-    said.value = read
+    understood.value = read
     if (read.prices.foreign) read.doubtful.push(read.prices.foreign)
-    prices.value = read.prices.said ?? ''
+    prices.value = read.prices.text ?? ''
     perPiece.value = read.prices.of_blank ?? ''
     faults.value = []
     if (!fill) return
@@ -184,7 +184,7 @@ const keep = () =>
       const body = { ...lot, bought_mm: record.bought_mm }
       const params = { path: { id }, query: { revision: current.value?.revision ?? revision } }
       const { undo } = await data(api.PUT('/api/lots/{id}', { params, body })).catch((thrown) => {
-        current.value = standing(thrown) as typeof current.value
+        current.value = currentOf(thrown) as typeof current.value
         throw thrown
       })
       notice.did(t('lot-dialog-changed', { name: lot.name }), undo, refresh)
@@ -221,15 +221,15 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
         data-test="listing"
         @update:model-value="decode()"
       />
-      <ul v-if="said" class="said" data-test="listing-says">
+      <ul v-if="understood" class="listing" data-test="listing-says">
         <li v-if="prices">{{ prices }}</li>
-        <li v-for="line in said.doubtful" :key="line" class="watch">{{ line }}</li>
-        <li v-for="line in said.missing" :key="line" class="quiet">{{ line }}</li>
-        <li v-if="said.unclear.length" class="quiet">
-          {{ t('lot-dialog-not-understood', { unclear: said.unclear.join(', ') }) }}
+        <li v-for="line in understood.doubtful" :key="line" class="watch">{{ line }}</li>
+        <li v-for="line in understood.missing" :key="line" class="quiet">{{ line }}</li>
+        <li v-if="understood.unclear.length" class="quiet">
+          {{ t('lot-dialog-not-understood', { unclear: understood.unclear.join(', ') }) }}
         </li>
       </ul>
-      <p v-if="said" class="quiet priced">
+      <p v-if="understood" class="quiet priced">
         {{ t('lot-dialog-priced-for') }}<PiecePicker v-model="piece" :label="t('lot-dialog-piece')" />
         <span data-test="per-piece">{{ perPiece }}</span>
       </p>
@@ -365,7 +365,7 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
   margin: 0 0 8px;
 }
 
-.said {
+.listing {
   margin: 8px 0 4px;
   padding-left: 18px;
 }

@@ -197,10 +197,10 @@ function edit() {
           </p>
         </div>
         <p class="left">
-          <span class="num" data-test="left">{{ metres(lot.standing.left_mm) }}</span>{{
-            t('lot-panel-left', { leftg: grams(lot.standing.left_g) })
-          }}<template v-if="lot.standing.value && lot.price_of">
-            · {{ money(lot.standing.value) }}
+          <span class="num" data-test="left">{{ metres(lot.balance.left_mm) }}</span>{{
+            t('lot-panel-left', { leftg: grams(lot.balance.left_g) })
+          }}<template v-if="lot.balance.value && lot.price_of">
+            · {{ money(lot.balance.value) }}
             <span class="quiet">
               {{ t('lot-panel-at', { amount: money(lot.price_of.amount), priceof: lot.price_of.of }) }}
             </span>

@@ -22,9 +22,9 @@ const about = ({ record: { kind, surface, note } }: Stocked) =>
       <p class="quiet">{{ about(lot) }}</p>
     </div>
     <div class="left">
-      <span class="num">{{ metres(lot.standing.left_mm) }}</span>
-      <span class="quiet">{{ grams(lot.standing.left_g) }}</span>
-      <span class="quiet">{{ money(lot.standing.value) }}</span>
+      <span class="num">{{ metres(lot.balance.left_mm) }}</span>
+      <span class="quiet">{{ grams(lot.balance.left_g) }}</span>
+      <span class="quiet">{{ money(lot.balance.value) }}</span>
     </div>
   </li>
 </template>

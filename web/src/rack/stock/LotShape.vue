@@ -8,15 +8,15 @@ const props = defineProps<{ lot: Stocked; longest: number }>()
 const round = computed(() => props.lot.record.kind === 'spool')
 /** How full a spool is: what is left of what it was bought as. */
 const full = computed(() => {
-  const whole = props.lot.record.bought_mm ?? props.lot.standing.left_mm
-  return whole > 0 ? Math.min(1, props.lot.standing.left_mm / whole) : 0
+  const whole = props.lot.record.bought_mm ?? props.lot.balance.left_mm
+  return whole > 0 ? Math.min(1, props.lot.balance.left_mm / whole) : 0
 })
 /** What is wound stands out from the core by the root of what is left. */
 const depth = computed(() => 3 + 12 * Math.sqrt(full.value))
 const turns = computed(() =>
   Array.from({ length: 13 }, (_, i) => `M${10.5 + i * 3.6} ${20 - depth.value}v${2 * depth.value}`).join(''),
 )
-const length = computed(() => Math.max(3, (62 * props.lot.standing.left_mm) / Math.max(props.longest, 1)))
+const length = computed(() => Math.max(3, (62 * props.lot.balance.left_mm) / Math.max(props.longest, 1)))
 const thick = computed(() => Math.min(6, Math.max(1.4, props.lot.record.wire.size_mm * 2.2)))
 </script>
 

@@ -73,8 +73,8 @@ const groups = computed(() => {
       groups.push(group)
     }
     group.lots.push(lot)
-    group.left += lot.standing.left_mm
-    if (lot.record.kind !== 'spool') group.longest = Math.max(group.longest, lot.standing.left_mm)
+    group.left += lot.balance.left_mm
+    if (lot.record.kind !== 'spool') group.longest = Math.max(group.longest, lot.balance.left_mm)
   }
   return groups
 })

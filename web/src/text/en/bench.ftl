@@ -88,13 +88,13 @@ placing-step-continue-from-there = Continue from there
 rest-prompt-you-have-worked-for-minutes = You have worked for { $atitmin } minutes. Rest your hands for { $restmin } minutes. Your place is saved.
 rest-prompt-later = Later
 
-## spoiled-dialog
+## scrap-dialog
 
-spoiled-dialog-scrap-one = Scrap one
-spoiled-dialog-scrap = Scrap it
-spoiled-dialog-one-piece-leaves-batch-at = One piece leaves the batch at “{ $step }”, and its wire goes to the scrap of its metal.
-spoiled-dialog-see-if-can-be-rescued = See if it can be rescued first
-spoiled-dialog-reason-optional = Reason (optional)
+scrap-dialog-scrap-one = Scrap one
+scrap-dialog-scrap = Scrap it
+scrap-dialog-one-piece-leaves-batch-at = One piece leaves the batch at “{ $step }”, and its wire goes to the scrap of its metal.
+scrap-dialog-see-if-can-be-rescued = See if it can be rescued first
+scrap-dialog-reason-optional = Reason (optional)
 
 ## turn-counter
 

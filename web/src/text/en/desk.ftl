@@ -6,7 +6,7 @@ address-nothing-saved = Nothing is saved under number { $id }. It may have been 
 
 bring-in-importing = Importing { $name }
 bring-in-were-saved-already-left-as = { " " }{ $alreadyn } were saved already and are left as they are.
-bring-in-imported-from = Imported { $said } from { $name }.{ $here }
+bring-in-imported-from = Imported { $message } from { $name }.{ $here }
 bring-in-everything-in-here-already-nothing = Everything in { $name } is here already. Nothing was changed.
 bring-in-import = Import
 bring-in-file-import = File to import

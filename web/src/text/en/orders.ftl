@@ -256,44 +256,44 @@ shelf-view-filled = filled { $filledon }
 shelf-view-make-again-2 = Make again
 shelf-view-there-in = There are { $counted } in it.
 
-## sitting-line
+## session-line
 
-sitting-line-until = { $named }, { $name }, until { $to }
+session-line-until = { $named }, { $name }, until { $to }
 
-## sittings-view
+## schedule-view
 
-sittings-view-left-out = Left out: { $day }, { $clock }.
-sittings-view-unpinned = Unpinned.
-sittings-view-not-before-another-session = Not before another session…
-sittings-view-split = Split…
-sittings-view-step = step { $stepn }
-sittings-view-skipped-session = Skipped the session of { $from }.
-sittings-view-first-others-not-before = { $stepn }: { $firstn } first, the others not before { $at }.
-sittings-view-not-before = { $stepn }: not before { $at }.
-sittings-view-planning-your-schedule = Planning your schedule…
-sittings-view-hours-limits = Hours and limits
-sittings-view-print-next-days-sheet = Print the next day’s sheet
-sittings-view-calendar = Calendar
-sittings-view-looking-for-what-would-help = Looking for what would help…
-sittings-view-more = And { $unmet } more
-sittings-view-what-would-help = What would help
-sittings-view-there-work-but-no-time = There is work, but no time for it in your hours.{ " " }
-sittings-view-enter-your-bench-hours = Enter your bench hours
-sittings-view-nothing-make-add-order-or = Nothing to make. Add an order or start a batch, and it is planned into your hours here: by due date, with rests, and with the tumbler running while you do something else.
-sittings-view-skipped = skipped
-sittings-view-work-after-all = Work after all
-sittings-view-hands = Hands: { $strain }
-sittings-view-limit = { $handsmin }, { $strainshare } % of limit
-sittings-view-free = free
-sittings-view-skip-this-session = Skip this session
-sittings-view-about = { $from }, about { $handsmin }
-sittings-view-of = { " " }of { $ofn }
-sittings-view-on-its-own = On its own
-sittings-view-to = { $from } to { $to }
-sittings-view-pinned-by-you = Pinned by you
-sittings-view-unpin = Unpin
-sittings-view-uses-your-own-pace = Uses your own pace:{ " " }
-sittings-view-times-as-long-as-usual = { $i }{ $operation } { $share } times as long as usual
+schedule-view-left-out = Left out: { $day }, { $clock }.
+schedule-view-unpinned = Unpinned.
+schedule-view-not-before-another-session = Not before another session…
+schedule-view-split = Split…
+schedule-view-step = step { $stepn }
+schedule-view-skipped-session = Skipped the session of { $from }.
+schedule-view-first-others-not-before = { $stepn }: { $firstn } first, the others not before { $at }.
+schedule-view-not-before = { $stepn }: not before { $at }.
+schedule-view-planning-your-schedule = Planning your schedule…
+schedule-view-hours-limits = Hours and limits
+schedule-view-print-next-days-sheet = Print the next day’s sheet
+schedule-view-calendar = Calendar
+schedule-view-looking-for-what-would-help = Looking for what would help…
+schedule-view-more = And { $unmet } more
+schedule-view-what-would-help = What would help
+schedule-view-there-work-but-no-time = There is work, but no time for it in your hours.{ " " }
+schedule-view-enter-your-bench-hours = Enter your bench hours
+schedule-view-nothing-make-add-order-or = Nothing to make. Add an order or start a batch, and it is planned into your hours here: by due date, with rests, and with the tumbler running while you do something else.
+schedule-view-skipped = skipped
+schedule-view-work-after-all = Work after all
+schedule-view-hands = Hands: { $strain }
+schedule-view-limit = { $handsmin }, { $strainshare } % of limit
+schedule-view-free = free
+schedule-view-skip-this-session = Skip this session
+schedule-view-about = { $from }, about { $handsmin }
+schedule-view-of = { " " }of { $ofn }
+schedule-view-on-its-own = On its own
+schedule-view-to = { $from } to { $to }
+schedule-view-pinned-by-you = Pinned by you
+schedule-view-unpin = Unpin
+schedule-view-uses-your-own-pace = Uses your own pace:{ " " }
+schedule-view-times-as-long-as-usual = { $i }{ $operation } { $share } times as long as usual
 
 ## words
 

@@ -65,19 +65,19 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let ball = f.lay("ball", Course::Ball { diameter_mm: d.of("ball_mm") });
     let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
     if d.of("ball_mm") <= f.h() {
-        let said =
+        let message =
             text!("balled-head-pin-ball-no-thicker-than-its", d = both(d.of("ball_mm")), f = both(f.h()));
-        return Err(Fault::new("parameters.ball_mm", said).limit(f.h()));
+        return Err(Fault::new("parameters.ball_mm", message).limit(f.h()));
     }
     let most = LARGEST_BALL * f.h();
     if d.of("ball_mm") > most {
-        let said = text!(
+        let message = text!(
             "balled-head-pin-ball-falls-off-wire-before",
             d = both(d.of("ball_mm")),
             f = both(f.h()),
             most = both(most)
         );
-        return Err(Fault::new("parameters.ball_mm", said).limit(most));
+        return Err(Fault::new("parameters.ball_mm", message).limit(most));
     }
     f.step(Operation::Ball, "end", &[ball]);
     f.step(Operation::Hammer, "stem", &[]).hint = text!("balled-head-pin-pull-stem-through-smooth-jaws");

@@ -78,7 +78,7 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let outward = (large - small) / (2.0 * turns * h);
     if outward >= 1.0 {
         let least = ((large - small) / (2.0 * h)).ceil() + 1.0;
-        let said = text!(
+        let message = text!(
             "cone-cap-turns-wire-cannot-widen-from",
             turns = shown(turns, 1),
             h = both(h),
@@ -86,7 +86,7 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
             large = both(large),
             least
         );
-        return Err(Fault::new("parameters.turns_n", said).limit(least));
+        return Err(Fault::new("parameters.turns_n", message).limit(least));
     }
     let pitch_mm = h * (1.0 - outward * outward).sqrt();
     let cone = f.lay(

@@ -127,8 +127,8 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     });
     let (curl_mm, tip_deg) = (d.of("curl_mm"), d.of("tip_deg"));
     if curl_mm > 0.0 && tip_deg > 0.0 {
-        let said = text!("hook-clasp-tip-either-curled-or-bent");
-        return Err(Fault::new("parameters.tip_deg", said));
+        let message = text!("hook-clasp-tip-either-curled-or-bent");
+        return Err(Fault::new("parameters.tip_deg", message));
     }
     if curl_mm > 0.0 {
         let curl = flat_loop(f, "tip", (curl_mm, flat), 0.0);

@@ -84,13 +84,13 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let inside = 2.0 * (d.of("side_mm") / bulge.to_radians() - f.profile.centroid_mm());
     if inside <= 0.0 {
         let least = f.profile.centroid_mm() * bulge.to_radians();
-        let said = text!(
+        let message = text!(
             "pointed-ear-wire-side-cannot-turn-degrees-enter",
             d = both(d.of("side_mm")),
             bulge = shown(bulge, 0),
             least = both(least)
         );
-        return Err(Fault::new("parameters.side_mm", said).limit(least));
+        return Err(Fault::new("parameters.side_mm", message).limit(least));
     }
     let (h, side) = (f.h(), f.mean(inside));
     let rolled = f.lay("loop", Course::left(d.of("loop_mm"), on_neck_deg(d.of("loop_mm"), (h, h), side)));

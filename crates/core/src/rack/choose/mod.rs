@@ -308,8 +308,8 @@ impl ChooseRequest {
     ) -> Result<Vec<WireCandidate>, Faults> {
         self.check()?;
         if wires.is_empty() || wires.len() > MOST_COMPARED {
-            let said = text!("choose-wires-too-many-compare-choose", wires = wires.len(), MOST_COMPARED);
-            return Err(Fault::new("wires", said).limit(4.0).into());
+            let message = text!("choose-wires-too-many-compare-choose", wires = wires.len(), MOST_COMPARED);
+            return Err(Fault::new("wires", message).limit(4.0).into());
         }
         let mut faults = Faults::none();
         for (i, wire) in wires.iter().enumerate() {

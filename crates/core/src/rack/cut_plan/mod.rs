@@ -183,8 +183,8 @@ impl CutPlan {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.stock.len() > MOST_STOCK {
-            let said = text!("cut-plan-pieces-stock-too-many-for", stock = self.stock.len(), MOST_STOCK);
-            faults.add(Fault::new("stock", said).limit(5000.0));
+            let message = text!("cut-plan-pieces-stock-too-many-for", stock = self.stock.len(), MOST_STOCK);
+            faults.add(Fault::new("stock", message).limit(5000.0));
         }
         for (i, piece) in self.stock.iter().enumerate() {
             let lengths = [
@@ -201,8 +201,8 @@ impl CutPlan {
             }
             let blanks: u64 = piece.cuts.iter().map(|cut| u64::from(cut.n)).sum();
             if blanks > MOST_BLANKS {
-                let said = text!("cut-plan-blanks-too-many-for-one", blanks, MOST_BLANKS);
-                faults.add(Fault::new(format!("stock[{i}].cuts"), said).limit(100_000.0));
+                let message = text!("cut-plan-blanks-too-many-for-one", blanks, MOST_BLANKS);
+                faults.add(Fault::new(format!("stock[{i}].cuts"), message).limit(100_000.0));
             }
         }
         for (field, value) in
@@ -246,12 +246,12 @@ impl CutRequest {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         if self.stock.len() > MOST_STOCK {
-            let said = text!("cut-plan-pieces-stock-too-many-plan", stock = self.stock.len(), MOST_STOCK);
-            faults.add(Fault::new("stock", said).limit(5000.0));
+            let message = text!("cut-plan-pieces-stock-too-many-plan", stock = self.stock.len(), MOST_STOCK);
+            faults.add(Fault::new("stock", message).limit(5000.0));
         }
         if self.demand.is_empty() || self.demand.len() > MOST_DEMANDS {
-            let said = text!("cut-plan-lengths-entered-enter-1", demand = self.demand.len(), MOST_DEMANDS);
-            faults.add(Fault::new("demand", said).limit(1000.0));
+            let message = text!("cut-plan-lengths-entered-enter-1", demand = self.demand.len(), MOST_DEMANDS);
+            faults.add(Fault::new("demand", message).limit(1000.0));
         }
         for (i, stock) in self.stock.iter().enumerate() {
             faults.keep(Self::STOCK.check(&format!("stock[{i}].length_mm"), stock.length_mm));
@@ -263,8 +263,8 @@ impl CutRequest {
         named_once("demand", self.demand.iter().map(|demand| demand.id.as_str()), &mut faults);
         let blanks: u64 = self.demand.iter().map(|demand| u64::from(demand.n)).sum();
         if blanks > MOST_BLANKS {
-            let said = text!("cut-plan-blanks-too-many-plan-at", blanks, MOST_BLANKS);
-            faults.add(Fault::new("demand", said).limit(100_000.0));
+            let message = text!("cut-plan-blanks-too-many-plan-at", blanks, MOST_BLANKS);
+            faults.add(Fault::new("demand", message).limit(100_000.0));
         }
         faults.keep(Self::LOSS.check("trim_mm", self.trim_mm));
         faults.keep(Self::LOSS.check("kerf_mm", self.kerf_mm));
@@ -336,8 +336,8 @@ fn named_once<'a>(field: &str, ids: impl Iterator<Item = &'a str>, faults: &mut 
         if length == 0 || length > 80 {
             faults.add(Fault::new(format!("{field}[{i}].id"), text!("cut-plan-enter-name-1-80-characters")));
         } else if !seen.insert(id) {
-            let said = text!("cut-plan-used-twice-give-each-its", id);
-            faults.add(Fault::new(format!("{field}[{i}].id"), said));
+            let message = text!("cut-plan-used-twice-give-each-its", id);
+            faults.add(Fault::new(format!("{field}[{i}].id"), message));
         }
     }
 }

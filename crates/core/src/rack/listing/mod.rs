@@ -77,7 +77,7 @@ pub struct Listing {
 pub struct Prices {
     /// Of a metre and of a gram, as far as they are known.
     #[serde(skip_serializing_if = "Option::is_none")]
-    pub said: Option<String>,
+    pub text: Option<String>,
     /// Of a blank, where one was to be priced.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub of_blank: Option<String>,
@@ -146,7 +146,7 @@ impl Listing {
         };
         let foreign = written != currency && !currency.is_empty();
         Prices {
-            said: (!per.is_empty()).then(|| text!("listing-that", per = per.join(", "))),
+            text: (!per.is_empty()).then(|| text!("listing-that", per = per.join(", "))),
             of_blank: blank_mm.map(of_blank),
             foreign: foreign.then(|| text!("listing-line-gives-but-you-use", written, currency)),
         }

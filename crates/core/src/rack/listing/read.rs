@@ -123,12 +123,12 @@ fn tidied(line: &str) -> String {
 /// Cuts a line, in lower case, into what it says.
 pub(super) fn read(line: &str) -> Parsed {
     let tidy = tidied(line);
-    let mut said = Parsed::default();
+    let mut parsed = Parsed::default();
     let mut rest = tidy.trim_start();
     while !rest.is_empty() {
-        rest = said.next(rest).trim_start();
+        rest = parsed.next(rest).trim_start();
     }
-    said
+    parsed
 }
 
 fn word_ends(rest: &str) -> bool {
@@ -143,8 +143,8 @@ fn take<'a>(rest: &'a str, word: &str) -> Option<&'a str> {
 /// The longest of some words that stands at the front, and what it means.
 fn longest<'a, T: Copy>(rest: &'a str, table: &[(T, &[&str])]) -> Option<(T, &'a str)> {
     let all = table.iter().flat_map(|(meaning, words)| words.iter().map(move |word| (*meaning, *word)));
-    let standing = all.filter_map(|(meaning, word)| Some((word.len(), meaning, take(rest, word)?)));
-    standing.max_by_key(|(length, ..)| *length).map(|(_, meaning, after)| (meaning, after))
+    let progress = all.filter_map(|(meaning, word)| Some((word.len(), meaning, take(rest, word)?)));
+    progress.max_by_key(|(length, ..)| *length).map(|(_, meaning, after)| (meaning, after))
 }
 
 fn any<'a>(rest: &'a str, words: &[&str]) -> Option<&'a str> {

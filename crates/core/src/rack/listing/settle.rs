@@ -21,14 +21,14 @@ const SAME_LENGTH: f64 = 0.04;
 const SAME_MASS: f64 = 0.15;
 
 struct Settling {
-    said: Parsed,
+    parsed: Parsed,
     habits: Habits,
     listing: Listing,
 }
 
 /// Weighs what a line says.
-pub(super) fn settle(said: Parsed, habits: Habits) -> Listing {
-    let mut settling = Settling { said, habits, listing: Listing::default() };
+pub(super) fn settle(parsed: Parsed, habits: Habits) -> Listing {
+    let mut settling = Settling { parsed, habits, listing: Listing::default() };
     settling.words();
     settling.size();
     settling.quantity();
@@ -45,10 +45,10 @@ fn first<T: Copy + PartialEq>(
 ) -> (Option<T>, Option<String>) {
     let one = all.first().copied();
     let other = all.iter().find(|other| Some(**other) != one);
-    let said = one.zip(other).map(|(one, other)| {
+    let parsed = one.zip(other).map(|(one, other)| {
         text!("settle-there-two-values-for-using", noun, one = name(one), other = name(*other))
     });
-    (one, said)
+    (one, parsed)
 }
 
 impl Settling {
@@ -60,14 +60,14 @@ impl Settling {
     }
 
     fn words(&mut self) {
-        let (metal, twice_metal) = first(&self.said.metals, "metal", |m| m.shown().to_owned());
-        let (section, twice_section) = first(&self.said.sections, "section", |s| s.shown().to_owned());
-        let (temper, twice_temper) = first(&self.said.tempers, "temper", |t| t.shown().to_owned());
+        let (metal, twice_metal) = first(&self.parsed.metals, "metal", |m| m.shown().to_owned());
+        let (section, twice_section) = first(&self.parsed.sections, "section", |s| s.shown().to_owned());
+        let (temper, twice_temper) = first(&self.parsed.tempers, "temper", |t| t.shown().to_owned());
         (self.listing.metal, self.listing.section, self.listing.temper) = (metal, section, temper);
         for twice in [twice_metal, twice_section, twice_temper].into_iter().flatten() {
             self.doubt(twice);
         }
-        for (word, note) in std::mem::take(&mut self.said.surfaces) {
+        for (word, note) in std::mem::take(&mut self.parsed.surfaces) {
             self.listing.surface.get_or_insert(word);
             self.doubt(note);
         }
@@ -76,7 +76,7 @@ impl Settling {
             self.listing.surface = Some("filled");
         }
         // A word for several metals beside one that says which adds nothing: `silver sterling`.
-        match (metal, self.said.either.first()) {
+        match (metal, self.parsed.either.first()) {
             (None, Some(either)) => self.doubt(either.note),
             (None, None) => self.listing.missing.push(text!("settle-no-metal-given").to_owned()),
             _ => {}
@@ -85,8 +85,8 @@ impl Settling {
 
     fn size(&mut self) {
         let sized: Vec<(f64, String)> =
-            self.said.sizes.iter().map(|size| (size.value(), size.text.clone())).collect();
-        let gauges = std::mem::take(&mut self.said.gauges);
+            self.parsed.sizes.iter().map(|size| (size.value(), size.text.clone())).collect();
+        let gauges = std::mem::take(&mut self.parsed.gauges);
         let known =
             gauges.iter().filter_map(|gauge| Some((gauge_mm(*gauge, gauge.system?)?, gauge_text(*gauge))));
         let mut all: Vec<(f64, String)> = sized;
@@ -95,7 +95,7 @@ impl Settling {
         for gauge in &open {
             self.open_gauge(*gauge, &mut all);
         }
-        if let Some(flat) = self.said.flat.take() {
+        if let Some(flat) = self.parsed.flat.take() {
             self.doubt(text!("settle-flat-wire-only-round-square", flat));
         }
         let Some((size_mm, text)) = all.first().cloned() else {
@@ -139,12 +139,12 @@ impl Settling {
     fn quantity(&mut self) {
         let packs = self.packs();
         let ounces = self.ounces();
-        let mut masses = std::mem::take(&mut self.said.masses);
+        let mut masses = std::mem::take(&mut self.parsed.masses);
         masses.extend(ounces);
-        let lengths = std::mem::take(&mut self.said.lengths);
+        let lengths = std::mem::take(&mut self.parsed.lengths);
         let length = self.one_of(&lengths, "length", SAME_LENGTH);
         let mass = self.one_of(&masses, "weight", SAME_LENGTH);
-        for n in std::mem::take(&mut self.said.mass_or_gauge) {
+        for n in std::mem::take(&mut self.parsed.mass_or_gauge) {
             if self.listing.size_mm.is_some() && mass.is_none() && length.is_none() {
                 self.listing.mass_g = Some(n * packs);
                 self.doubt(text!("settle-g-read-as-grams-because", n));
@@ -156,7 +156,7 @@ impl Settling {
         self.listing.length_mm = length_mm.or(self.listing.length_mm);
         self.listing.mass_g = mass_g.or(self.listing.mass_g);
         let sold = self.listing.length_mm.is_some() || self.listing.mass_g.is_some();
-        if !sold && !matches!(self.said.per, Some(Per::Length(_) | Per::Mass(_))) {
+        if !sold && !matches!(self.parsed.per, Some(Per::Length(_) | Per::Mass(_))) {
             self.listing.missing.push(text!("settle-no-amount-given").to_owned());
         }
         if !sold && packs > 1.0 {
@@ -165,20 +165,20 @@ impl Settling {
     }
 
     fn packs(&mut self) -> f64 {
-        let packs = std::mem::take(&mut self.said.packs);
+        let packs = std::mem::take(&mut self.parsed.packs);
         let (one, twice) = first(&packs, text!("settle-number-packs"), |n| shown(n, 0));
         if let Some(twice) = twice {
             self.doubt(twice);
         }
         let n = one.unwrap_or(1.0);
-        self.said.packs = vec![n];
+        self.parsed.packs = vec![n];
         n
     }
 
     /// Ounces as grams: troy for what is sold so.
     fn ounces(&mut self) -> Vec<Quantity> {
         let precious = self.listing.metal.is_some_and(|metal| metal.figures().precious);
-        let ounces = std::mem::take(&mut self.said.ounces);
+        let ounces = std::mem::take(&mut self.parsed.ounces);
         if precious && !ounces.is_empty() {
             self.doubt(text!("settle-precious-metal-nearly-always-sold"));
         }
@@ -210,7 +210,7 @@ impl Settling {
     }
 
     fn price(&mut self) {
-        let prices = std::mem::take(&mut self.said.prices);
+        let prices = std::mem::take(&mut self.parsed.prices);
         let one = prices.first().cloned();
         if let (Some(one), Some(other)) = (
             &one,
@@ -220,9 +220,9 @@ impl Settling {
             self.doubt(text!("settle-there-two-prices-using", a, b));
         }
         let (number, currency) = match one {
-            Some(price) => (price.number, price.currency.or(self.said.currency)),
+            Some(price) => (price.number, price.currency.or(self.parsed.currency)),
             None => match self.bare_price() {
-                Some(number) => (number, self.said.currency),
+                Some(number) => (number, self.parsed.currency),
                 None => {
                     self.both_ways();
                     return self.listing.missing.push(text!("settle-no-price-given").to_owned());
@@ -232,12 +232,12 @@ impl Settling {
         self.listing.currency = currency.map(str::to_owned);
         let value = self.plausible(number);
         self.both_ways();
-        let packs = self.said.packs.first().copied().unwrap_or(1.0);
-        let total = match self.said.per {
+        let packs = self.parsed.packs.first().copied().unwrap_or(1.0);
+        let total = match self.parsed.per {
             Some(Per::Each) => value * packs,
             _ => value,
         };
-        if packs > 1.0 && self.said.per.is_none() {
+        if packs > 1.0 && self.parsed.per.is_none() {
             self.doubt(text!("settle-read-as-price-all-together", shown = shown(value, 2), packs));
         }
         self.listing.price = Decimal::from_f64(total).map(|price| price.round_dp(4));
@@ -248,13 +248,13 @@ impl Settling {
     /// price is taken from a number that may be another thing.
     fn bare_price(&mut self) -> Option<Separated> {
         let written = |text: &str| text.rsplit(['.', ',']).next().is_some_and(|decimals| decimals.len() == 2);
-        let at = self.said.bare.iter().position(|(_, text)| text.contains(['.', ',']) && written(text))?;
-        let (number, text) = self.said.bare[at].clone();
+        let at = self.parsed.bare.iter().position(|(_, text)| text.contains(['.', ',']) && written(text))?;
+        let (number, text) = self.parsed.bare[at].clone();
         let fits = self.listing.size_mm.is_some() && self.fits_metal(number.value);
         if self.listing.size_mm.is_none() || !fits {
             return None;
         }
-        self.said.bare.remove(at);
+        self.parsed.bare.remove(at);
         self.doubt(text!("settle-read-as-price-no-currency", text));
         Some(number)
     }
@@ -269,7 +269,7 @@ impl Settling {
     fn fits_metal(&self, price: f64) -> bool {
         let Some(metal) = self.listing.metal else { return true };
         let (least, most) = metal.figures().gram_costs;
-        let per_gram = match (self.said.per, self.listing.wire()) {
+        let per_gram = match (self.parsed.per, self.listing.wire()) {
             (Some(Per::Mass(grams)), _) => Some(price / grams),
             (Some(Per::Length(mm)), Some(wire)) => Some(price / wire.mass_g(mm)),
             _ => self.grams().map(|grams| price / grams),
@@ -336,7 +336,7 @@ impl Settling {
             let by = Decimal::from_f64(by)?;
             price?.checked_mul(by).map(|price| price.round_dp(4))
         };
-        let (per_metre, per_gram) = match self.said.per {
+        let (per_metre, per_gram) = match self.parsed.per {
             Some(Per::Length(mm)) => {
                 let metre = over(mm / 1000.0);
                 (metre, metre_g.and_then(|grams| scaled(metre, 1.0 / grams)))
@@ -354,14 +354,14 @@ impl Settling {
 
     /// What nothing was made of, and what is usual where nothing is said.
     fn leftovers(&mut self) {
-        let sizes = std::mem::take(&mut self.said.sizes);
+        let sizes = std::mem::take(&mut self.parsed.sizes);
         for size in &sizes {
             self.decimal_comma(size);
         }
-        for (_, text) in std::mem::take(&mut self.said.bare) {
+        for (_, text) in std::mem::take(&mut self.parsed.bare) {
             self.listing.unclear.push(text);
         }
-        self.listing.unclear.append(&mut self.said.unclear);
+        self.listing.unclear.append(&mut self.parsed.unclear);
         if self.listing.temper.is_none() {
             self.listing.missing.push(text!("settle-no-temper-given-wire-sold").to_owned());
         }

@@ -108,8 +108,8 @@ impl LotCut {
         for (i, cut) in self.cuts.iter().enumerate() {
             faults.keep(Self::BLANK.check(&format!("cuts[{i}].length_mm"), cut.length_mm));
             if cut.n == 0 || cut.n > 100_000 {
-                let said = text!("booking-not-number-blanks-enter-1", n = cut.n);
-                faults.add(Fault::new(format!("cuts[{i}].n"), said).limit(100_000.0));
+                let message = text!("booking-not-number-blanks-enter-1", n = cut.n);
+                faults.add(Fault::new(format!("cuts[{i}].n"), message).limit(100_000.0));
             }
             faults.keep(check_text(
                 &format!("cuts[{i}].what"),
@@ -132,13 +132,13 @@ impl LotCut {
         let trimmed = self.trim_mm + cuts * self.kerf_mm;
         let rest = left_mm - blanks - trimmed;
         if rest < -LEAST_MM {
-            let said = text!(
+            let message = text!(
                 "booking-these-blanks-need-with-their",
                 blanks = on_ruler(blanks + trimmed, unit),
                 left_mm = on_ruler(left_mm, unit),
                 rest = on_ruler(-rest, unit)
             );
-            return Err(Fault::new("cuts", said).limit(left_mm).into());
+            return Err(Fault::new("cuts", message).limit(left_mm).into());
         }
         let mut lines: Vec<Movement> = self
             .cuts

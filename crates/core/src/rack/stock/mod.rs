@@ -42,7 +42,7 @@ const LENGTH: Span =
 /// What there is of a lot, in every way it is counted.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct Standing {
+pub struct LotBalance {
     /// Length left, mm.
     pub left_mm: f64,
     /// Its mass, g.
@@ -113,8 +113,8 @@ const MOST_MONEY: i64 = 10_000_000;
 pub fn check_money(field: &str, amount: Option<Decimal>) -> Result<(), Fault> {
     match amount {
         Some(amount) if amount < Decimal::ZERO || amount > Decimal::from(MOST_MONEY) => {
-            let said = text!("stock-not-possible-amount-enter-0", amount, MOST_MONEY);
-            Err(Fault::new(field, said))
+            let message = text!("stock-not-possible-amount-enter-0", amount, MOST_MONEY);
+            Err(Fault::new(field, message))
         }
         _ => Ok(()),
     }
@@ -141,22 +141,22 @@ impl Lot {
         let mut faults = Faults::none();
         let length = self.name.trim().chars().count();
         if length == 0 || length > 60 {
-            let said = text!("stock-enter-name-1-60-characters");
-            faults.add(Fault::new("name", said).limit(60.0));
+            let message = text!("stock-enter-name-1-60-characters");
+            faults.add(Fault::new("name", message).limit(60.0));
         } else {
             faults.keep(check_text("name", text!("stock-lots-name"), &self.name, 60));
         }
         faults.nest("wire", self.wire.check());
         if self.wire.surface != Surface::Bare {
-            let said = text!("stock-enter-plating-or-coating-once");
-            faults.add(Fault::new("wire.surface", said));
+            let message = text!("stock-enter-plating-or-coating-once");
+            faults.add(Fault::new("wire.surface", message));
         }
         if let Some(share) = self.skin_share {
             faults.keep(Self::SKIN.check("skin_share", share));
             if !self.surface.is_skin() {
-                let said =
+                let message =
                     text!("stock-wire-has-no-outer-layer", surface = words::capital(self.surface.shown()));
-                faults.add(Fault::new("skin_share", said));
+                faults.add(Fault::new("skin_share", message));
             }
         }
         if let Some(tare) = self.tare_g {
@@ -169,8 +169,9 @@ impl Lot {
         if let Some(day) = &self.bought_on
             && day.parse::<jiff::civil::Date>().is_err()
         {
-            let said = text!("stock-not-date-write-as-2026", day = day.chars().take(20).collect::<String>());
-            faults.add(Fault::new("bought_on", said));
+            let message =
+                text!("stock-not-date-write-as-2026", day = day.chars().take(20).collect::<String>());
+            faults.add(Fault::new("bought_on", message));
         }
         faults.keep(check_text("note", "note", &self.note, 500));
         faults.into_result()
@@ -210,16 +211,16 @@ impl Lot {
     /// let lot: Lot = serde_json::from_str(
     ///     r#"{"name": "Blue spool", "wire": {"metal": "copper", "size_mm": 1.0}, "price": "9.40", "bought_mm": 20000, "tare_g": 62}"#,
     /// ).unwrap();
-    /// let standing = lot.standing(5000.0);
+    /// let balance = lot.balance(5000.0);
     /// // A quarter of what was bought is worth a quarter of its price; the scale shows the spool besides.
-    /// assert_eq!(standing.value.unwrap().to_string(), "2.35");
-    /// assert!((standing.gross_g - standing.left_g - 62.0).abs() < 1e-9);
+    /// assert_eq!(balance.value.unwrap().to_string(), "2.35");
+    /// assert!((balance.gross_g - balance.left_g - 62.0).abs() < 1e-9);
     /// ```
-    pub fn standing(&self, left_mm: f64) -> Standing {
+    pub fn balance(&self, left_mm: f64) -> LotBalance {
         let left_g = self.wire.mass_g(left_mm);
         let per_metre = self.per_metre();
         let value = per_metre.and_then(|price| Self::price_of_length(price, left_mm));
-        Standing { left_mm, left_g, gross_g: left_g + self.tare_g.unwrap_or(0.0), value, per_metre }
+        LotBalance { left_mm, left_g, gross_g: left_g + self.tare_g.unwrap_or(0.0), value, per_metre }
     }
 
     /// Share of its weight that is skin: its own, or the usual one for its surface. Sources: plating about
@@ -266,13 +267,13 @@ impl Lot {
         if self.covered_wire().stands_for(wire) {
             return Ok(());
         }
-        let said = text!(
+        let message = text!(
             "stock-lot-but-this-choose-spool",
             lot_n,
             covered_wire = self.covered_wire().shown(unit),
             wire = wire.shown(unit)
         );
-        Err(Fault::new("wire.lot.lot_n", said))
+        Err(Fault::new("wire.lot.lot_n", message))
     }
 
     /// What it is in one line: `half-hard sterling silver, round 0.81 mm (20 AWG), filled`.
@@ -310,8 +311,8 @@ pub fn both_ways(wire: &Wire, length_mm: Option<f64>, mass_g: Option<f64>) -> Re
         (Some(mm), None) => LENGTH.check("length_mm", mm).map(|mm| (mm, wire.mass_g(mm))),
         (None, Some(grams)) => MASS.check("mass_g", grams).map(|grams| (wire.length_of_mm(grams), grams)),
         _ => {
-            let said = text!("stock-enter-how-much-its-length");
-            Err(Fault::new("length_mm", said))
+            let message = text!("stock-enter-how-much-its-length");
+            Err(Fault::new("length_mm", message))
         }
     }
 }

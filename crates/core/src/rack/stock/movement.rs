@@ -141,12 +141,12 @@ impl Movement {
             Some(rest) => (-1.0, rest),
             None => (1.0, text.strip_prefix('+').unwrap_or(text)),
         };
-        let fault = |said: String| Fault::new("typed", said);
+        let fault = |message: String| Fault::new("typed", message);
         let way = match kind {
             MovementKind::Corrected => sign,
             _ if sign < 0.0 => {
-                let said = text!("movement-wire-that-was-goes-one", kind, amount = quoted(amount));
-                return Err(fault(said).into());
+                let message = text!("movement-wire-that-was-goes-one", kind, amount = quoted(amount));
+                return Err(fault(message).into());
             }
             MovementKind::Bought => 1.0,
             _ => -1.0,

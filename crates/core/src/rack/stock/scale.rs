@@ -93,9 +93,9 @@ pub fn read(line: &str) -> Result<f64, Fault> {
         c => c,
     };
     let text: String = line.trim().to_lowercase().chars().map(plain).collect();
-    let said = quoted(line.trim());
+    let message = quoted(line.trim());
     let fault = |sentence: String| Fault::new("typed", sentence);
-    let nothing = || fault(text!("scale-not-weight-enter-one-such", said));
+    let nothing = || fault(text!("scale-not-weight-enter-one-such", message));
     let (marks, rest) = marks_before(text.trim());
     let (negative, signed, rest) = sign(rest);
     let Some((number, rest)) = separated(rest).filter(|_| starts_number(rest)) else {
@@ -114,12 +114,12 @@ pub fn read(line: &str) -> Result<f64, Fault> {
     // Scales part no thousands; a person may.
     let grams = match number {
         Separated { value, thousands: Some(thousands) } if marks.is_empty() && !signed => {
-            return Err(fault(text!("scale-could-be-or-write-as", said, value, thousands)));
+            return Err(fault(text!("scale-could-be-or-write-as", message, value, thousands)));
         }
         Separated { value, .. } => value * unit,
     };
     if negative && grams > 0.0 {
-        return Err(fault(text!("scale-below-zero-zero-scale-first", said)));
+        return Err(fault(text!("scale-below-zero-zero-scale-first", message)));
     }
     MASS.check("typed", grams)
 }
@@ -167,6 +167,6 @@ fn unit_g<'a>(text: &'a str, nothing: &impl Fn() -> Fault) -> Result<(f64, &'a s
     if word.is_empty() {
         return Err(nothing());
     }
-    let said = text!("scale-not-unit-weight-use-g", word = quoted(word));
-    Err(Fault::new("typed", said))
+    let message = text!("scale-not-unit-weight-use-g", word = quoted(word));
+    Err(Fault::new("typed", message))
 }

@@ -88,15 +88,15 @@ impl Lot {
     ) -> Result<Weighed, Fault> {
         let spoolless = (self.kind != StockKind::Spool).then_some(0.0);
         let tare = self.tare_g.or(tare_g).or(spoolless).ok_or_else(|| {
-            let said = text!("weighing-what-does-empty-spool-weigh");
-            Fault::new("tare_g", said)
+            let message = text!("weighing-what-does-empty-spool-weigh");
+            Fault::new("tare_g", message)
         })?;
         let tare = Self::TARE.check("tare_g", tare)?;
         let wire_g = gross_g - tare;
         if wire_g < 0.0 {
-            let said =
+            let message =
                 text!("weighing-g-less-than-empty-spool", gross_g = shown(gross_g, 2), tare = shown(tare, 2));
-            return Err(Fault::new("typed", said).limit(tare));
+            return Err(Fault::new("typed", message).limit(tare));
         }
         let length_mm = self.wire.length_of_mm(wire_g);
         let spread_mm = 2.0 * SIZE_SPREAD * length_mm;

@@ -29,7 +29,7 @@ const MOST_OVAL: f64 = 4.0;
 
 /// A length that is no wire size: in mm and inches, without gauges.
 pub(super) fn plainly(mm: f64) -> String {
-    text!("ask-said-mm", mm = shown(mm, 3), mm2 = inches(mm))
+    text!("ask-parsed-mm", mm = shown(mm, 3), mm2 = inches(mm))
 }
 
 /// Something the line says, and where.
@@ -121,7 +121,7 @@ impl Parsed {
 /// Gathers what a line says, and notes in the reply what was understood of it and what was not.
 pub(super) fn gather(tokens: &[Token], line: &Line, workshop: &Workshop, reply: &mut Answer) -> Parsed {
     let mut gathering = Gathering {
-        said: Parsed::default(),
+        parsed: Parsed::default(),
         unplaced: vec![],
         kind: tokens.iter().find_map(|token| match token.meaning {
             Meaning::Pattern(kind) => Some(kind),
@@ -134,17 +134,17 @@ pub(super) fn gather(tokens: &[Token], line: &Line, workshop: &Workshop, reply: 
     for token in tokens {
         gathering.take(token);
     }
-    let Gathering { mut said, unplaced, reply, .. } = gathering;
+    let Gathering { mut parsed, unplaced, reply, .. } = gathering;
     // `how many hooks can I make` asks for one number.
-    if said.asks(Question::HowMany) {
-        said.questions.retain(|question| *question != Question::WhatCanIMake);
+    if parsed.asks(Question::HowMany) {
+        parsed.questions.retain(|question| *question != Question::WhatCanIMake);
     }
-    place::place(unplaced, line, workshop, &mut said, reply);
-    said
+    place::place(unplaced, line, workshop, &mut parsed, reply);
+    parsed
 }
 
 struct Gathering<'a> {
-    said: Parsed,
+    parsed: Parsed,
     unplaced: Vec<Quantity>,
     /// The pattern spoken of, wherever in the line.
     kind: Option<Kind>,
@@ -164,7 +164,7 @@ fn once<T: PartialEq>(
     match slot {
         Some(first) if first.value != given.value => {
             let other = line.typed(first.from, first.to);
-            let why = text!("ask-said-line-already-says-for-keep", other = other.trim(), noun);
+            let why = text!("ask-parsed-line-already-says-for-keep", other = other.trim(), noun);
             reply.unclear.push(given.pointed(line, why));
         }
         Some(_) => {}
@@ -184,50 +184,56 @@ impl Gathering<'_> {
         let Token { from, to, .. } = *token;
         macro_rules! once {
             ($slot:ident, $value:expr, $noun:literal) => {
-                once(&mut self.said.$slot, ParsedAt { value: $value, from, to }, $noun, self.line, self.reply)
+                once(
+                    &mut self.parsed.$slot,
+                    ParsedAt { value: $value, from, to },
+                    $noun,
+                    self.line,
+                    self.reply,
+                )
             };
         }
         match &token.meaning {
             Meaning::Filler => {}
-            Meaning::LooseUnit => self.said.loose_units.push(ParsedAt { value: (), from, to }),
-            Meaning::Asking => self.said.asking.push(ParsedAt { value: (), from, to }),
-            Meaning::Rings => self.said.about_rings = true,
+            Meaning::LooseUnit => self.parsed.loose_units.push(ParsedAt { value: (), from, to }),
+            Meaning::Asking => self.parsed.asking.push(ParsedAt { value: (), from, to }),
+            Meaning::Rings => self.parsed.about_rings = true,
             Meaning::Oval => {
-                self.said.oval = true;
+                self.parsed.oval = true;
                 self.note(token, self.line.typed(from, to).trim().to_lowercase());
             }
             Meaning::Pulls(n) => {
-                self.said.pulls_n = *n;
-                self.note(token, text!("ask-said-pulled-straight", n = text!("count-time", n = *n)));
+                self.parsed.pulls_n = *n;
+                self.note(token, text!("ask-parsed-pulled-straight", n = text!("count-time", n = *n)));
             }
             Meaning::Hammered(typed) => match length::understand(*typed, self.workshop.habits) {
                 Ok(read) => {
-                    self.said.hammered_mm = Some(read.mm);
+                    self.parsed.hammered_mm = Some(read.mm);
                     self.note(
                         token,
-                        text!("ask-said-hammered", mm = thickness(read.mm, self.workshop.habits.unit)),
+                        text!("ask-parsed-hammered", mm = thickness(read.mm, self.workshop.habits.unit)),
                     );
                 }
                 Err(why) => self.reply.faults.push(Fault::new("text", why)),
             },
             Meaning::Way(field, word) => {
-                self.said.ways.push(ParsedAt { value: (*field, *word), from, to });
+                self.parsed.ways.push(ParsedAt { value: (*field, *word), from, to });
                 self.note(token, self.line.typed(from, to).trim().to_lowercase());
             }
             Meaning::Over(typed) => match length::understand(*typed, self.workshop.habits) {
                 Ok(read) => {
                     once!(over_mm, read.mm, "size it goes over");
-                    self.note(token, text!("ask-said-slip-over", mm = plainly(read.mm)));
+                    self.note(token, text!("ask-parsed-slip-over", mm = plainly(read.mm)));
                 }
                 Err(why) => self.reply.faults.push(Fault::new("text", why)),
             },
-            Meaning::Ask(question) => self.said.questions.push(*question),
+            Meaning::Ask(question) => self.parsed.questions.push(*question),
             Meaning::Mirrored => {
-                self.said.mirrored = true;
-                self.note(token, text!("ask-said-mirrored").to_owned());
+                self.parsed.mirrored = true;
+                self.note(token, text!("ask-parsed-mirrored").to_owned());
             }
             Meaning::Count(n, counted) => {
-                self.said.about_rings |= *counted == Counted::Rings;
+                self.parsed.about_rings |= *counted == Counted::Rings;
                 once!(count, (*n, *counted), "count");
                 self.note(token, counted_text(*n, *counted));
             }
@@ -241,10 +247,10 @@ impl Gathering<'_> {
             Meaning::Word(word) => self.word(token, *word),
             Meaning::Blade(blade) => {
                 once!(blade, *blade, "blade");
-                self.note(token, text!("ask-said-blade", blade));
+                self.note(token, text!("ask-parsed-blade", blade));
             }
             Meaning::Rod(rod) => {
-                self.note(token, text!("ask-said-on", rod = rod.shown_in(self.workshop.habits.unit)));
+                self.note(token, text!("ask-parsed-on", rod = rod.shown_in(self.workshop.habits.unit)));
                 self.numbered_or_measured(token, rod);
                 once!(rod, (**rod).clone(), "rod");
             }
@@ -255,13 +261,13 @@ impl Gathering<'_> {
                 if written.trim_end().ends_with("oz")
                     || written.contains("ounce") && !written.contains("troy")
                 {
-                    let said = text!("ask-said-ounce-read-as-28-35");
-                    self.reply.assumed.push(said.to_owned());
+                    let parsed = text!("ask-parsed-ounce-read-as-28-35");
+                    self.reply.assumed.push(parsed.to_owned());
                 }
             }
             Meaning::Ratio(ratio) => {
                 once!(ratio, *ratio, "aspect ratio");
-                self.note(token, text!("ask-said-inside-times-wire", ratio = shown(*ratio, 2)));
+                self.note(token, text!("ask-parsed-inside-times-wire", ratio = shown(*ratio, 2)));
             }
             Meaning::MassOrGauge(n) => self.unplaced.push(Quantity::mass_or_gauge(*n, from, to)),
             Meaning::Across(first, second, counts) => self.across(token, *first, *second, *counts),
@@ -273,7 +279,13 @@ impl Gathering<'_> {
         let Token { from, to, .. } = *token;
         macro_rules! once {
             ($slot:ident, $value:expr, $noun:literal) => {
-                once(&mut self.said.$slot, ParsedAt { value: $value, from, to }, $noun, self.line, self.reply)
+                once(
+                    &mut self.parsed.$slot,
+                    ParsedAt { value: $value, from, to },
+                    $noun,
+                    self.line,
+                    self.reply,
+                )
             };
         }
         match word {
@@ -285,7 +297,7 @@ impl Gathering<'_> {
                 Some(metal) => {
                     once!(metal, metal, "metal");
                     self.note(token, metal.shown().to_owned());
-                    self.reply.assumed.push(text!("ask-said-read-as", note = either.note, metal));
+                    self.reply.assumed.push(text!("ask-parsed-read-as", note = either.note, metal));
                 }
                 None => {
                     let text = self.line.typed(from, to);
@@ -316,7 +328,7 @@ impl Gathering<'_> {
                 once!(method, method, "cutting");
                 self.note(token, method.shown().to_owned());
             }
-            Word::Filed => self.said.filed = true,
+            Word::Filed => self.parsed.filed = true,
         }
     }
 
@@ -331,7 +343,7 @@ impl Gathering<'_> {
         // `US 8` is another size than 8 mm: its number was read as one.
         if numbered && as_size.is_some_and(|size| (size.mm - rod.diameter_mm).abs() < 1e-6) {
             let size = caliper(rod.diameter_mm, self.workshop.habits.unit);
-            self.reply.assumed.push(text!("ask-said-rod-number-read-as", text = written.trim(), size));
+            self.reply.assumed.push(text!("ask-parsed-rod-number-read-as", text = written.trim(), size));
         }
     }
 
@@ -345,7 +357,7 @@ impl Gathering<'_> {
         };
         for one in all.iter().filter(same) {
             let given = ParsedAt { value, from: token.from, to: token.to };
-            self.said.parameters.insert(one.name.to_owned(), given);
+            self.parsed.parameters.insert(one.name.to_owned(), given);
             let text = dimension_text(value, one.unit, self.workshop.habits.unit);
             self.note(token, format!("{} {text}", one.label));
         }
@@ -365,15 +377,19 @@ impl Gathering<'_> {
         match count {
             Some(n) if counts && far && !takes_two => {
                 let counted = ParsedAt { value: (n, Counted::Unsaid), from, to };
-                once(&mut self.said.count, counted, "count", self.line, self.reply);
+                once(&mut self.parsed.count, counted, "count", self.line, self.reply);
                 self.reply.understood.push(counted_text(n, Counted::Unsaid));
                 self.unplaced.push(Quantity::length(second, from, to));
             }
             Some(n)
-                if counts && !takes_two && !self.said.oval && self.said.count.is_none() && a.mm > b.mm =>
+                if counts
+                    && !takes_two
+                    && !self.parsed.oval
+                    && self.parsed.count.is_none()
+                    && a.mm > b.mm =>
             {
                 let why = text!(
-                    "ask-said-oval-by-or-write-oval",
+                    "ask-parsed-oval-by-or-write-oval",
                     mm = caliper_number(a.mm, habits.unit),
                     mm2 = caliper(b.mm, habits.unit),
                     n,
@@ -386,20 +402,20 @@ impl Gathering<'_> {
                 self.note(
                     token,
                     text!(
-                        "ask-said-inside",
+                        "ask-parsed-inside",
                         long = caliper_number(long, habits.unit),
                         short = caliper(short, habits.unit)
                     ),
                 );
-                self.said.oval |= long > short;
+                self.parsed.oval |= long > short;
                 once(
-                    &mut self.said.inside_mm,
+                    &mut self.parsed.inside_mm,
                     ParsedAt { value: long, from, to },
                     "inside",
                     self.line,
                     self.reply,
                 );
-                self.said.short_mm = Some(ParsedAt { value: short, from, to });
+                self.parsed.short_mm = Some(ParsedAt { value: short, from, to });
             }
         }
     }
@@ -415,13 +431,13 @@ impl Gathering<'_> {
         let gauge = matches!(typed, Typed::Gauge(..) | Typed::BareGauge(_));
         let bare = matches!(typed, Typed::Bare(_));
         let (slot, noun) = match role {
-            Role::Inside => (&mut self.said.inside_mm, "inside"),
-            Role::Outside => (&mut self.said.outside_mm, "outside"),
+            Role::Inside => (&mut self.parsed.inside_mm, "inside"),
+            Role::Outside => (&mut self.parsed.outside_mm, "outside"),
             // `10 ft wire` is so much of it; `from 16 ga` and `from 1 mm` are the wire.
             Role::Wire | Role::From if gauge || value <= THICKEST_MM && !bare => {
-                (&mut self.said.size_mm, text!("ask-said-wire-size"))
+                (&mut self.parsed.size_mm, text!("ask-parsed-wire-size"))
             }
-            Role::Wire | Role::From if !bare => (&mut self.said.supply_mm, text!("ask-said-length-wire")),
+            Role::Wire | Role::From if !bare => (&mut self.parsed.supply_mm, text!("ask-parsed-length-wire")),
             // `.040 wire` is inches, `18 wire` a gauge.
             Role::Wire if bare => {
                 let Typed::Bare(n) = typed else { return };
@@ -436,17 +452,17 @@ impl Gathering<'_> {
         let gauges = noun == "wire size";
         self.note(token, if gauges { reading.text.clone() } else { plainly(value) });
         self.reply.assumed.extend(reading.note.clone());
-        self.said.readings.push(reading);
+        self.parsed.readings.push(reading);
     }
 }
 
 /// A count in words.
 fn counted_text(n: f64, counted: Counted) -> String {
     match counted {
-        Counted::Rings if n == 1.0 => text!("ask-said-1-ring").to_owned(),
-        Counted::Rings => text!("ask-said-rings", n),
-        Counted::Pairs if n == 1.0 => text!("ask-said-1-pair").to_owned(),
-        Counted::Pairs => text!("ask-said-pairs", n),
-        Counted::Pieces | Counted::Unsaid => text!("ask-said-make", n),
+        Counted::Rings if n == 1.0 => text!("ask-parsed-1-ring").to_owned(),
+        Counted::Rings => text!("ask-parsed-rings", n),
+        Counted::Pairs if n == 1.0 => text!("ask-parsed-1-pair").to_owned(),
+        Counted::Pairs => text!("ask-parsed-pairs", n),
+        Counted::Pieces | Counted::Unsaid => text!("ask-parsed-make", n),
     }
 }

@@ -1,4 +1,4 @@
-//! Sittings: what is done when, what goes into the barrel together, the day's sheet, the calendar.
+//! ScheduleRequest: what is done when, what goes into the barrel together, the day's sheet, the calendar.
 
 use std::collections::VecDeque;
 use std::sync::Arc;
@@ -11,7 +11,7 @@ use jiff::civil::Date;
 use jiff::{Timestamp, ZonedDateTime};
 use lorimant_core::bench::load::{Load, loads};
 use lorimant_core::bench::pass::{Pass, passes};
-use lorimant_core::bench::sittings::agenda::{
+use lorimant_core::bench::schedule::agenda::{
     Agenda, BatchRun, ScheduleChange, SessionStep, Wanted, laid::Laid,
 };
 use lorimant_core::bench::times::Pace;
@@ -38,8 +38,8 @@ use lorimant_text::text;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
-        .routes(routes!(plan_sittings))
-        .routes(routes!(sittings_file))
+        .routes(routes!(plan_sessions))
+        .routes(routes!(schedule_file))
         .routes(routes!(hold))
         .routes(routes!(archive_hold))
         .routes(routes!(together))
@@ -68,8 +68,8 @@ struct Looking {
 
 /// What is planned, and what it was planned by.
 #[derive(Serialize, ToSchema)]
-struct PlannedSittings {
-    /// Sittings with their steps.
+struct PlannedSchedule {
+    /// ScheduleRequest with their steps.
     agenda: Agenda,
     /// What is held by hand.
     holds: Vec<Entry<ScheduleChange>>,
@@ -96,7 +96,7 @@ async fn given(state: &State, typed: Option<Order>) -> Result<Given, Problem> {
         let (holds, times) = (orders::holds(c)?, orders::times(c, &workshop)?);
         let settings = crate::store::settings(c)?.0;
         let begins = begins(&settings);
-        // What is held of something that is made by now, or of a sitting that is over, is held no more.
+        // What is held of something that is made by now, or of a session that is over, is held no more.
         let now = begins.timestamp();
         let holds: Vec<Entry<ScheduleChange>> =
             holds.into_iter().filter(|one| one.record.stands(&wanted, now)).collect();
@@ -160,9 +160,9 @@ fn begins(settings: &Settings) -> ZonedDateTime {
 }
 
 fn helped(laid: &Laid, help: bool, wanted: &dyn Fn() -> bool) -> Result<Agenda, Faults> {
-    let planned = laid.sittings.plan(SEED, &|at| at.tried_n < TRIES && wanted())?;
+    let planned = laid.sessions.plan(SEED, &|at| at.tried_n < TRIES && wanted())?;
     let late = !planned.late.is_empty() || !planned.unplaced.is_empty();
-    let help = if help && late { laid.sittings.help(SEED, HELP_TRIES)? } else { vec![] };
+    let help = if help && late { laid.sessions.help(SEED, HELP_TRIES)? } else { vec![] };
     Ok(laid.agenda(&planned, &help))
 }
 
@@ -173,17 +173,17 @@ pub(super) fn planned(laid: &Laid) -> Result<Agenda, Faults> {
 
 /// Everything that is on its way or ordered, laid into the hours at the bench of the next four weeks.
 #[utoipa::path(get, path = "/api/schedule", params(Looking),
-    responses((status = 200, body = PlannedSittings), (status = 422, body = Problem)))]
-async fn plan_sittings(
+    responses((status = 200, body = PlannedSchedule), (status = 422, body = Problem)))]
+async fn plan_sessions(
     Shared(state): Shared<State>,
     Extension(last): Extension<LastPlans>,
     Query(Looking { help }): Query<Looking>,
-) -> Result<Json<PlannedSittings>, Problem> {
+) -> Result<Json<PlannedSchedule>, Problem> {
     let plan = plan(&state, &last, help).await?;
     let Plan { given: Given { holds, settings, paces, .. }, agenda } = &*plan;
-    let zone = settings.zone().iana_name().unwrap_or(text!("api-sittings-servers")).to_owned();
+    let zone = settings.zone().iana_name().unwrap_or(text!("api-sessions-servers")).to_owned();
     let (holds, paces) = (holds.clone(), paces.clone());
-    Ok(Json(PlannedSittings { agenda: agenda.clone(), holds, paces, zone }))
+    Ok(Json(PlannedSchedule { agenda: agenda.clone(), holds, paces, zone }))
 }
 
 /// Of which day.
@@ -191,16 +191,16 @@ async fn plan_sittings(
 #[serde(deny_unknown_fields)]
 #[into_params(parameter_in = Query)]
 struct OfDay {
-    /// The day, `2026-03-02`; the day of the next sitting if left out.
+    /// The day, `2026-03-02`; the day of the next session if left out.
     #[serde(default)]
     #[param(value_type = Option<String>)]
     day: Option<Date>,
 }
 
-/// The sittings as a file: `schedule.ics` for a calendar, `day.pdf` for the bench.
+/// The sessions as a file: `schedule.ics` for a calendar, `day.pdf` for the bench.
 #[utoipa::path(get, path = "/api/schedule/files/{file}", params(("file" = String, Path), OfDay),
     responses((status = 200, content_type = "application/octet-stream"), (status = 404, body = Problem)))]
-async fn sittings_file(
+async fn schedule_file(
     Shared(state): Shared<State>,
     Extension(last): Extension<LastPlans>,
     Path(name): Path<String>,
@@ -208,9 +208,9 @@ async fn sittings_file(
 ) -> Result<Response, Problem> {
     if !["schedule.ics", "day.pdf"].contains(&name.as_str()) {
         return Err(Problem::no_such_file(
-            text!("api-sittings-schedule"),
+            text!("api-sessions-schedule"),
             &name,
-            text!("api-sittings-schedule-ics-day-pdf"),
+            text!("api-sessions-schedule-ics-day-pdf"),
         ));
     }
     let plan = plan(&state, &last, false).await?;
@@ -243,7 +243,7 @@ async fn sittings_file(
     Ok(file("application/pdf", &format!("bench-{day}.pdf"), bytes.await?))
 }
 
-/// Holds a step in its place, parts it, or leaves a sitting out.
+/// Holds a step in its place, parts it, or leaves a session out.
 #[utoipa::path(post, path = "/api/schedule/changes", request_body = ScheduleChange,
     responses((status = 201, body = Written<ScheduleChange>), (status = 422, body = Problem)))]
 async fn hold(
@@ -326,7 +326,7 @@ async fn together(Shared(state): Shared<State>) -> Result<Json<Together>, Proble
         let waiting: Vec<(usize, _)> = led
             .iter()
             .enumerate()
-            .filter_map(|(at, led)| Some((at, led.entry.record.for_the_barrel(&led.tasks, &led.standing)?)))
+            .filter_map(|(at, led)| Some((at, led.entry.record.for_the_barrel(&led.tasks, &led.progress)?)))
             .collect();
         let each: Vec<_> = waiting.iter().map(|(_, one)| *one).collect();
         let loads = loads(&each, &workshop.gear)?.into_iter().map(|load| {

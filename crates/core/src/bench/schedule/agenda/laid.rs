@@ -4,8 +4,8 @@ use jiff::civil::Date;
 use jiff::{Timestamp, ZonedDateTime};
 
 use super::{Alone, JobOf, ScheduleChange, Unmet, Wanted};
-use crate::bench::sittings::hours::{Hours, end_of};
-use crate::bench::sittings::{Job, Pin, Sittings, Stretch, Work};
+use crate::bench::schedule::hours::{Hours, end_of};
+use crate::bench::schedule::{Job, Pin, ScheduleRequest, TimeSpan, Work};
 use crate::bench::times::Times;
 use crate::tool::gear::Gear;
 
@@ -31,11 +31,11 @@ pub(super) struct Index {
 #[derive(Debug, Clone)]
 pub struct Laid {
     /// What the planner is given.
-    pub sittings: Sittings,
+    pub sessions: ScheduleRequest,
     pub(super) begins: ZonedDateTime,
     pub(super) wanted: Vec<Named>,
     pub(super) index: Vec<Vec<Index>>,
-    pub(super) skipped: Vec<Stretch>,
+    pub(super) skipped: Vec<TimeSpan>,
     pub(super) running: Vec<Alone>,
     pub(super) cannot: Vec<Unmet>,
 }
@@ -53,18 +53,18 @@ impl Laid {
     ) -> Self {
         let now = begins.timestamp();
         let min_at = |at: Timestamp| now.duration_until(at).as_secs_f64() / 60.0;
-        let is_skipped = |one: &Stretch| {
+        let is_skipped = |one: &TimeSpan| {
             holds.iter().any(|hold| match hold {
                 ScheduleChange::Skipped { from } => (min_at(*from).max(0.0) - one.from_min).abs() < 0.5,
                 _ => false,
             })
         };
-        let (skipped, sittings): (Vec<Stretch>, Vec<Stretch>) =
-            hours.sittings(begins, days).into_iter().partition(is_skipped);
+        let (skipped, sessions): (Vec<TimeSpan>, Vec<TimeSpan>) =
+            hours.sessions(begins, days).into_iter().partition(is_skipped);
         let mut laid = Self {
-            sittings: Sittings {
+            sessions: ScheduleRequest {
                 jobs: vec![],
-                sittings,
+                sessions,
                 most_min: hours.most_min,
                 most_effort_min: hours.most_effort_min,
                 rest_every_min: hours.rest_every_min,
@@ -82,24 +82,24 @@ impl Laid {
         };
         for one in wanted {
             let due_min = one.due.and_then(|day| end_of(now, day, begins.time_zone()));
-            let mut job = Job::of(&one.batch, &one.tasks, &one.standing, gear.barrel_g, due_min);
+            let mut job = Job::of(&one.batch, &one.tasks, &one.progress, gear.barrel_g, due_min);
             let left = one
                 .tasks
                 .iter()
-                .zip(&one.standing.tasks)
+                .zip(&one.progress.tasks)
                 .enumerate()
                 .filter(|(_, (_, there))| there.left_n > 0);
             let mut works = vec![];
             let mut index = vec![];
             let mut ready_min: Option<f64> = None;
-            let at_job = laid.sittings.jobs.len();
+            let at_job = laid.sessions.jobs.len();
             for ((i, (task, there)), mut work) in left.zip(job.works.drain(..)) {
                 if let (Some(from), Some(ready)) = (there.started_at, there.ready_at) {
                     // It runs already: nothing but its end is waited for.
                     ready_min = Some(min_at(ready).max(0.0));
                     if work.barrel {
-                        let busy_to = laid.sittings.barrel_busy_to_min.unwrap_or(0.0);
-                        laid.sittings.barrel_busy_to_min = Some(busy_to.max(min_at(ready)));
+                        let busy_to = laid.sessions.barrel_busy_to_min.unwrap_or(0.0);
+                        laid.sessions.barrel_busy_to_min = Some(busy_to.max(min_at(ready)));
                     }
                     laid.running.push(Alone {
                         of: one.of,
@@ -116,7 +116,7 @@ impl Laid {
                 work.effort_each_min *= pace;
                 let step_n = u32::try_from(i + 1).unwrap_or(u32::MAX);
                 let mut pin = |work: usize, at_min: f64| {
-                    laid.sittings.pins.push(Pin { job: at_job, work, not_before_min: at_min });
+                    laid.sessions.pins.push(Pin { job: at_job, work, not_before_min: at_min });
                 };
                 let of_n = work.n;
                 let mut parted = None;
@@ -149,13 +149,13 @@ impl Laid {
                 }
             }
             if !works.is_empty() {
-                laid.sittings.jobs.push(Job { ready_min, works, ..job });
+                laid.sessions.jobs.push(Job { ready_min, works, ..job });
                 laid.index.push(index);
                 laid.wanted.push(Named {
                     of: one.of,
                     orders: one.orders.clone(),
                     name: one.batch.name.clone(),
-                    counted: one.batch.piece.counted_as(one.batch.whole(&one.standing).0),
+                    counted: one.batch.piece.counted_as(one.batch.whole(&one.progress).0),
                     due: one.due,
                 });
             }
@@ -167,8 +167,8 @@ impl Laid {
     /// somebody waits for comes before what is for stock.
     #[must_use]
     pub fn before_the_undated(mut self, order: i64) -> Self {
-        let over = self.sittings.sittings.last().map(|last| last.to_min);
-        for (job, named) in self.sittings.jobs.iter_mut().zip(&self.wanted) {
+        let over = self.sessions.sessions.last().map(|last| last.to_min);
+        for (job, named) in self.sessions.jobs.iter_mut().zip(&self.wanted) {
             if named.orders.contains(&order) {
                 job.due_min = job.due_min.or(over);
             }

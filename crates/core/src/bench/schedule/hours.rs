@@ -5,7 +5,7 @@ use jiff::tz::TimeZone;
 use jiff::{Timestamp, ToSpan as _, ZonedDateTime};
 use serde::{Deserialize, Serialize};
 
-use super::{Stretch, check_limits};
+use super::{TimeSpan, check_limits};
 use crate::fault::{Fault, Faults};
 use crate::words::words;
 use lorimant_text::text;
@@ -74,9 +74,9 @@ pub struct Hours {
     /// It may run again from this time of day.
     #[cfg_attr(feature = "schema", schema(value_type = String))]
     pub quiet_to: Time,
-    /// Most minutes of hand work in one sitting.
+    /// Most minutes of hand work in one session.
     pub most_min: f64,
-    /// Most of what hands feel in one sitting, as minutes of bending 20 AWG soft copper.
+    /// Most of what hands feel in one session, as minutes of bending 20 AWG soft copper.
     pub most_effort_min: f64,
     /// A rest after so many minutes of hand work.
     pub rest_every_min: f64,
@@ -128,48 +128,48 @@ impl Hours {
         let limits = [self.most_min, self.most_effort_min, self.rest_every_min, self.rest_min];
         check_limits(&mut faults, limits);
         if self.weekly.len() > MOST_TIMES {
-            let said = text!("hours-sessions-week-too-many-enter", weekly = self.weekly.len(), MOST_TIMES);
-            faults.add(Fault::new("weekly", said));
+            let message = text!("hours-sessions-week-too-many-enter", weekly = self.weekly.len(), MOST_TIMES);
+            faults.add(Fault::new("weekly", message));
         }
         for (i, one) in self.weekly.iter().enumerate().take(MOST_TIMES) {
             if one.to <= one.from {
-                let said = text!("hours-ends-before-starts-enter-end", day = one.day);
-                faults.add(Fault::new(format!("weekly[{i}].to"), said));
+                let message = text!("hours-ends-before-starts-enter-end", day = one.day);
+                faults.add(Fault::new(format!("weekly[{i}].to"), message));
             }
             let into = |other: &BenchTime| one.day == other.day && one.from < other.to && other.from < one.to;
             if self.weekly[..i].iter().any(into) {
-                let said = text!("hours-two-sessions-overlap", day = one.day);
-                faults.add(Fault::new(format!("weekly[{i}].from"), said));
+                let message = text!("hours-two-sessions-overlap", day = one.day);
+                faults.add(Fault::new(format!("weekly[{i}].from"), message));
             }
         }
         faults.into_result()
     }
 
-    /// The sittings of so many days from a moment on, by the clock on the wall: nine o'clock stays nine o'clock when summer
-    /// time begins. A sitting that has begun already begins at that moment.
+    /// The sessions of so many days from a moment on, by the clock on the wall: nine o'clock stays nine o'clock when summer
+    /// time begins. A session that has begun already begins at that moment.
     ///
     /// ```
     /// use jiff::{civil::date, tz::TimeZone};
-    /// use lorimant_core::bench::sittings::hours::Hours;
+    /// use lorimant_core::bench::schedule::hours::Hours;
     ///
     /// // A Monday at noon; Tuesday and Thursday evening and Saturday morning follow.
     /// let zone = TimeZone::UTC;
     /// let monday = date(2026, 3, 2).at(12, 0, 0, 0).to_zoned_datetime(zone).unwrap();
-    /// let sittings = Hours::evenings().sittings(&monday, 7);
-    /// assert_eq!(sittings.len(), 3);
-    /// assert_eq!(sittings[0].from_min, 30.0 * 60.0);
+    /// let sessions = Hours::evenings().sessions(&monday, 7);
+    /// assert_eq!(sessions.len(), 3);
+    /// assert_eq!(sessions[0].from_min, 30.0 * 60.0);
     /// ```
     #[must_use]
-    pub fn sittings(&self, begins: &ZonedDateTime, days: u32) -> Vec<Stretch> {
+    pub fn sessions(&self, begins: &ZonedDateTime, days: u32) -> Vec<TimeSpan> {
         let now = begins.timestamp();
-        let mut found: Vec<Stretch> = vec![];
+        let mut found: Vec<TimeSpan> = vec![];
         for date in dates(begins.date(), days) {
             for one in self.weekly.iter().filter(|one| one.day == Day::of(date)) {
                 let at = |time| minutes(now, date, time, begins.time_zone());
                 let (Some(from_min), Some(to_min)) = (at(one.from), at(one.to)) else { continue };
                 // A minute is too short to sit down for.
                 if to_min > from_min.max(0.0) + 1.0 {
-                    found.push(Stretch { from_min: from_min.max(0.0), to_min });
+                    found.push(TimeSpan { from_min: from_min.max(0.0), to_min });
                 }
             }
         }
@@ -179,7 +179,7 @@ impl Hours {
 
     /// When the barrel must be silent, over the same days.
     #[must_use]
-    pub fn quiet(&self, begins: &ZonedDateTime, days: u32) -> Vec<Stretch> {
+    pub fn quiet(&self, begins: &ZonedDateTime, days: u32) -> Vec<TimeSpan> {
         if self.quiet_from == self.quiet_to {
             return vec![];
         }
@@ -193,7 +193,7 @@ impl Hours {
             if let (Some(from_min), Some(to_min)) = (from_min, to_min)
                 && to_min > from_min
             {
-                found.push(Stretch { from_min, to_min });
+                found.push(TimeSpan { from_min, to_min });
             }
         }
         found

@@ -1,7 +1,9 @@
 //! Places works in sessions, one after another, by keys: whatever the keys, nothing is done before its time, at once, past
 //! a limit, or in quiet hours.
 
-use super::{Because, INTERRUPTION_MIN, LOAD_MIN, Late, Placed, Planned, Sittings, Stretch, Unplaced, Work};
+use super::{
+    Because, INTERRUPTION_MIN, LOAD_MIN, Late, Placed, Planned, ScheduleRequest, TimeSpan, Unplaced, Work,
+};
 use lorimant_text::{fixed, text};
 
 /// How works are chosen from those that can be done: the greatest key first.
@@ -26,9 +28,9 @@ pub struct Keys {
 impl Keys {
     /// By due day: what is due first has the greatest keys, and what is begun goes on.
     #[must_use]
-    pub fn by_due(sittings: &Sittings) -> Self {
+    pub fn by_due(sessions: &ScheduleRequest) -> Self {
         let key = |due: Option<f64>| -due.unwrap_or(NO_DUE_MIN);
-        let of = sittings.jobs.iter().map(|job| vec![key(job.due_min); job.works.len()]);
+        let of = sessions.jobs.iter().map(|job| vec![key(job.due_min); job.works.len()]);
         Self {
             of: of.collect(),
             in_hand: 2.0 * NO_DUE_MIN,
@@ -61,10 +63,10 @@ struct Going {
     stuck: bool,
 }
 
-/// The bench while it is planned: where the hands of the clock are, and what this sitting had so far.
+/// The bench while it is planned: where the hands of the clock are, and what this session had so far.
 struct Bench<'a> {
-    plan: &'a Sittings,
-    sitting: usize,
+    plan: &'a ScheduleRequest,
+    session: usize,
     now_min: f64,
     hands_min: f64,
     effort_min: f64,
@@ -77,30 +79,30 @@ struct Bench<'a> {
 const EPS: f64 = 1e-6;
 
 impl<'a> Bench<'a> {
-    fn here(&self) -> Option<Stretch> {
-        self.plan.sittings.get(self.sitting).copied()
+    fn here(&self) -> Option<TimeSpan> {
+        self.plan.sessions.get(self.session).copied()
     }
 
-    /// Goes on to a moment; past the end of the sitting to the next.
+    /// Goes on to a moment; past the end of the session to the next.
     fn go_to(&mut self, at_min: f64) {
         if at_min - self.now_min >= self.plan.rest_min {
             self.since_rest_min = 0.0;
         }
         self.now_min = self.now_min.max(at_min);
         while self.here().is_some_and(|here| self.now_min >= here.to_min - EPS) {
-            self.next_sitting();
+            self.next_session();
         }
     }
 
-    fn next_sitting(&mut self) {
-        self.sitting += 1;
+    fn next_session(&mut self) {
+        self.session += 1;
         (self.hands_min, self.effort_min, self.since_rest_min, self.laid_out) = (0.0, 0.0, 0.0, None);
         if let Some(here) = self.here() {
             self.now_min = self.now_min.max(here.from_min);
         }
     }
 
-    /// Minutes of hand work that still go into this sitting before its next rest.
+    /// Minutes of hand work that still go into this session before its next rest.
     fn room_min(&self) -> f64 {
         let Some(here) = self.here() else { return 0.0 };
         let until_end = here.to_min - self.now_min;
@@ -149,14 +151,14 @@ impl<'a> Bench<'a> {
     }
 }
 
-impl Sittings {
+impl ScheduleRequest {
     /// Places every work by these keys.
     #[must_use]
     pub fn placed_by(&self, keys: &Keys) -> Planned {
         let mut bench = Bench {
             plan: self,
-            sitting: 0,
-            now_min: self.sittings.first().map_or(0.0, |first| first.from_min),
+            session: 0,
+            now_min: self.sessions.first().map_or(0.0, |first| first.from_min),
             hands_min: 0.0,
             effort_min: 0.0,
             since_rest_min: 0.0,
@@ -276,12 +278,12 @@ impl Sittings {
             // The next session began in quiet hours, or while the barrel ran.
             return;
         }
-        let in_hand = plan.placed.last().is_some_and(|last| last.job == job && last.sitting == bench.sitting);
+        let in_hand = plan.placed.last().is_some_and(|last| last.job == job && last.session == bench.session);
         let left_min = bench.here().map_or(0.0, |here| here.to_min - bench.now_min);
         if !in_hand
             && left_min < keys.least_run_min
             && self.hands_left_min(job, &going[job]) > left_min
-            && let Some(next) = self.sittings.get(bench.sitting + 1)
+            && let Some(next) = self.sessions.get(bench.session + 1)
         {
             going[job].room_from_min = next.from_min;
             return;
@@ -357,9 +359,9 @@ impl Sittings {
         }
         plan.layouts_n += u32::from(sets_up);
         plan.cost.changes_min += if sets_up { work.setting_up_min } else { 0.0 };
-        let sitting = bench.sitting;
+        let session = bench.session;
         let work = here.work;
-        plan.placed.push(Placed { job, work, sitting, from_min, to_min, n, sets_up, alone_to_min, because });
+        plan.placed.push(Placed { job, work, session, from_min, to_min, n, sets_up, alone_to_min, because });
         self.pass_over_done(job, here);
     }
 
@@ -453,17 +455,17 @@ impl Sittings {
         }
     }
 
-    /// Nothing of a work goes in now: after a rest, in the next sitting, or never.
+    /// Nothing of a work goes in now: after a rest, in the next session, or never.
     fn no_room(&self, work: &Work, here: &mut Going, bench: &mut Bench) {
         let needs = work.setting_up_min + work.each_min;
-        let longest = self.sittings.iter().map(|one| one.to_min - one.from_min).fold(0.0, f64::max);
+        let longest = self.sessions.iter().map(|one| one.to_min - one.from_min).fold(0.0, f64::max);
         let most = longest.min(self.most_min).min(self.rest_every_min);
         if needs > most + EPS || work.effort_each_min > self.most_effort_min + EPS {
             here.stuck = true;
         } else if bench.since_rest_min > 0.0 && bench.rest_would_do(work) {
             bench.go_to(bench.now_min + self.rest_min);
             bench.since_rest_min = 0.0;
-        } else if let Some(next) = self.sittings.get(bench.sitting + 1) {
+        } else if let Some(next) = self.sessions.get(bench.session + 1) {
             // What is shorter may still go in before.
             here.room_from_min = here.room_from_min.max(next.from_min);
         } else {
@@ -473,29 +475,29 @@ impl Sittings {
 
     /// What found no place, and what is late.
     fn finish(&self, going: &[Going], plan: &mut Planned) {
-        let longest = self.sittings.iter().map(|one| one.to_min - one.from_min).fold(0.0, f64::max);
+        let longest = self.sessions.iter().map(|one| one.to_min - one.from_min).fold(0.0, f64::max);
         for (job, here) in going.iter().enumerate() {
             let Some(work) = self.jobs[job].works.get(here.work) else { continue };
             let named = &work.named;
-            let text = if self.sittings.is_empty() {
-                text!("sittings-place-no-bench-hours-yet-enter").to_owned()
+            let text = if self.sessions.is_empty() {
+                text!("schedule-place-no-bench-hours-yet-enter").to_owned()
             } else if work.effort_each_min > self.most_effort_min {
-                text!("sittings-place-one-too-much-for-hands", named)
+                text!("schedule-place-one-too-much-for-hands", named)
             } else if work.setting_up_min + work.each_min
                 > longest.min(self.most_min).min(self.rest_every_min)
             {
-                text!("sittings-place-one-takes-longer-than-session", named)
+                text!("schedule-place-one-takes-longer-than-session", named)
             } else if work.barrel && self.never_quiet_for(work.unattended_min) {
-                text!("sittings-place-runs-longer-than-tumbler-may", named)
+                text!("schedule-place-runs-longer-than-tumbler-may", named)
             } else {
-                let days = self.sittings.last().map_or(0.0, |last| (last.to_min / 1440.0).ceil());
-                text!("sittings-place-no-time-left-in-next", days = fixed(days, 0), named)
+                let days = self.sessions.last().map_or(0.0, |last| (last.to_min / 1440.0).ceil());
+                text!("schedule-place-no-time-left-in-next", days = fixed(days, 0), named)
             };
             let after = self.jobs[job].works[here.work + 1..].iter().map(|work| work.n);
             let n = after.fold(here.left_n, u32::saturating_add);
             plan.unplaced.push(Unplaced { job, work: here.work, n, text });
         }
-        let over = self.sittings.last().map_or(0.0, |last| last.to_min);
+        let over = self.sessions.last().map_or(0.0, |last| last.to_min);
         plan.interruptions_n += short_runs(&plan.placed);
         let cost = &mut plan.cost;
         cost.changes_min += INTERRUPTION_MIN * f64::from(plan.interruptions_n);
@@ -542,13 +544,13 @@ fn short_runs(placed: &[Placed]) -> u32 {
     let mut short_n = 0;
     let mut begun = 0;
     for (i, one) in placed.iter().enumerate() {
-        if placed[begun].job != one.job || placed[begun].sitting != one.sitting {
+        if placed[begun].job != one.job || placed[begun].session != one.session {
             begun = i;
         }
         let next = placed.get(i + 1);
-        let last_of_session = next.is_none_or(|next| next.sitting != one.sitting);
+        let last_of_session = next.is_none_or(|next| next.session != one.session);
         let goes_on = placed[i + 1..].iter().find(|later| later.job == one.job);
-        let forced = one.alone_to_min.is_some() || begun == 0 || placed[begun - 1].sitting != one.sitting;
+        let forced = one.alone_to_min.is_some() || begun == 0 || placed[begun - 1].session != one.session;
         if last_of_session
             && !forced
             && goes_on.is_some()

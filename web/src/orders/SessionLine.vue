@@ -5,7 +5,7 @@ import type { AgendaSession, Alone, BatchRun } from '../api/client'
 
 /** A session along its hours: a block for each batch that is worked on, and under it what then runs on its own. */
 const props = defineProps<{
-  sitting: AgendaSession
+  session: AgendaSession
   alone: Alone[]
   /** The tone of a batch, by its number. */
   tone: (run: BatchRun) => number
@@ -18,15 +18,15 @@ const emit = defineEmits<{ open: [from: string] }>()
 const at = (moment: string) => Date.parse(moment)
 const started = computed(() =>
   props.alone.filter(
-    (one) => at(one.from) >= at(props.sitting.from) && at(one.from) <= at(props.sitting.to) + 1,
+    (one) => at(one.from) >= at(props.session.from) && at(one.from) <= at(props.session.to) + 1,
   ),
 )
-const all = computed(() => at(props.sitting.to) - at(props.sitting.from))
+const all = computed(() => at(props.session.to) - at(props.session.from))
 const percent = (ms: number) => `${(100 * ms) / all.value}%`
 const along = (one: { from: string; to: string }) => {
-  const from = at(one.from) - at(props.sitting.from)
+  const from = at(one.from) - at(props.session.from)
   // What runs on past the session is cut off at its end.
-  return { left: percent(from), width: percent(Math.min(at(one.to), at(props.sitting.to)) - at(one.from)) }
+  return { left: percent(from), width: percent(Math.min(at(one.to), at(props.session.to)) - at(one.from)) }
 }
 </script>
 
@@ -34,7 +34,7 @@ const along = (one: { from: string; to: string }) => {
   <div class="line">
     <div class="track">
       <button
-        v-for="run in sitting.runs"
+        v-for="run in session.runs"
         :key="run.from"
         type="button"
         class="block"
@@ -56,7 +56,7 @@ const along = (one: { from: string; to: string }) => {
         :key="one.from + one.name"
         class="alone"
         :style="{ left: along(one).left }"
-        >{{ t('sitting-line-until', { named: one.named, name: one.name, to: clock(one.to) }) }}</span
+        >{{ t('session-line-until', { named: one.named, name: one.name, to: clock(one.to) }) }}</span
       >
     </div>
   </div>

@@ -4,19 +4,19 @@ import { ref, watch } from 'vue'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
 
-/** Why a piece is spoiled: it goes to scrap with that. */
+/** Why a piece is scrapped: it goes to scrap with that. */
 defineProps<{
   step: string
   /** Where to see what it can still become, where it can. */
   rescue?: string | undefined
 }>()
 const open = defineModel<boolean>({ required: true })
-const emit = defineEmits<{ spoiled: [reason: string] }>()
+const emit = defineEmits<{ scrapped: [reason: string] }>()
 const reason = ref('')
 watch(open, () => (reason.value = ''))
 
-function spoil() {
-  emit('spoiled', reason.value.trim())
+function scrap() {
+  emit('scrapped', reason.value.trim())
   open.value = false
 }
 </script>
@@ -24,23 +24,23 @@ function spoil() {
 <template>
   <PaperDialog
     v-model="open"
-    :title="t('spoiled-dialog-scrap-one')"
+    :title="t('scrap-dialog-scrap-one')"
     :width="480"
-    :does="t('spoiled-dialog-scrap')"
+    :does="t('scrap-dialog-scrap')"
     test="to-scrap"
-    @submit="spoil"
+    @submit="scrap"
   >
     <p class="quiet">
-      {{ t('spoiled-dialog-one-piece-leaves-batch-at', { step }) }}
+      {{ t('scrap-dialog-one-piece-leaves-batch-at', { step }) }}
     </p>
     <p v-if="rescue">
       <router-link :to="rescue" data-test="to-rescue">{{
-        t('spoiled-dialog-see-if-can-be-rescued')
+        t('scrap-dialog-see-if-can-be-rescued')
       }}</router-link>
     </p>
     <PaperField
       v-model="reason"
-      :label="t('spoiled-dialog-reason-optional')"
+      :label="t('scrap-dialog-reason-optional')"
       name="reason"
       autofocus
       data-test="reason"

@@ -1,27 +1,27 @@
-//! Sittings: whatever is planned, nothing is done before its time, at once, past a limit or in quiet hours; and little is
+//! ScheduleRequest: whatever is planned, nothing is done before its time, at once, past a limit or in quiet hours; and little is
 //! late that need not be.
 #![allow(clippy::unwrap_used, missing_docs)]
 
 use crate::common::schedulers::{best_of_all, busy, few, job, on_time_by_due_day, plan_of, tumbled, work};
-use lorimant_core::bench::sittings::help::Way;
-use lorimant_core::bench::sittings::search::Progress;
-use lorimant_core::bench::sittings::{Because, Job, Pin, Planned, Sittings, Stretch, Work};
+use lorimant_core::bench::schedule::help::Way;
+use lorimant_core::bench::schedule::search::Progress;
+use lorimant_core::bench::schedule::{Because, Job, Pin, Planned, ScheduleRequest, TimeSpan, Work};
 use proptest::prelude::*;
 
 const EPS: f64 = 1e-6;
 
-fn planned(plan: &Sittings, tries_n: u32) -> Planned {
+fn planned(plan: &ScheduleRequest, tries_n: u32) -> Planned {
     plan.plan(7, &|at: Progress| at.tried_n < tries_n).unwrap()
 }
 
 /// Every law at once.
-fn holds(plan: &Sittings, made: &Planned) -> Result<(), TestCaseError> {
+fn holds(plan: &ScheduleRequest, made: &Planned) -> Result<(), TestCaseError> {
     let mut hands: Vec<(f64, f64)> = vec![];
     let mut barrel: Vec<(f64, f64, f64, String)> = vec![];
     for one in &made.placed {
         let work = &plan.jobs[one.job].works[one.work];
-        let sitting = plan.sittings[one.sitting];
-        prop_assert!(one.from_min >= sitting.from_min - EPS && one.to_min <= sitting.to_min + EPS, "{one:?}");
+        let session = plan.sessions[one.session];
+        prop_assert!(one.from_min >= session.from_min - EPS && one.to_min <= session.to_min + EPS, "{one:?}");
         let took = f64::from(one.n) * work.each_min + if one.sets_up { work.setting_up_min } else { 0.0 };
         prop_assert!((one.to_min - one.from_min - took).abs() < EPS);
         hands.push((one.from_min, one.to_min));
@@ -51,8 +51,8 @@ fn holds(plan: &Sittings, made: &Planned) -> Result<(), TestCaseError> {
         let fills: f64 = barrel.iter().filter(|one| (one.0 - load.0).abs() < EPS).map(|one| one.2).sum();
         prop_assert!(fills <= 1.0 + EPS, "{barrel:?}");
     }
-    for sitting in 0..plan.sittings.len() {
-        let here = || made.placed.iter().filter(|one| one.sitting == sitting);
+    for session in 0..plan.sessions.len() {
+        let here = || made.placed.iter().filter(|one| one.session == session);
         let hands: f64 = here().map(|one| one.to_min - one.from_min).sum();
         let effort = here().map(|one| f64::from(one.n) * plan.jobs[one.job].works[one.work].effort_each_min);
         prop_assert!(hands <= plan.most_min + EPS && effort.sum::<f64>() <= plan.most_effort_min + EPS);
@@ -305,7 +305,7 @@ fn what_finds_no_time_is_named_with_what_would_help() {
     );
     let help = plan.help(7, 60).unwrap();
     let more = help.iter().find_map(|one| match one.way {
-        Way::MoreTime { min, sitting: 0 } if one.in_time => Some(min),
+        Way::MoreTime { min, session: 0 } if one.in_time => Some(min),
         _ => None,
     });
     let fewer = help.iter().find_map(|one| match one.way {
@@ -340,9 +340,9 @@ fn a_pin_holds_and_the_rest_goes_round_it() {
 #[test]
 fn time_that_runs_backwards_is_refused_where_it_stands() {
     let mut plan = plan_of(vec![job("one", None, vec![work(1, f64::NAN, "a")])], 2, 3.0);
-    plan.sittings[1] = Stretch { from_min: 100.0, to_min: 50.0 };
+    plan.sessions[1] = TimeSpan { from_min: 100.0, to_min: 50.0 };
     plan.most_min = -5.0;
     let fields: Vec<String> =
         plan.plan(7, &|_| true).unwrap_err().0.into_iter().map(|fault| fault.field).collect();
-    assert_eq!(fields, ["most_min", "sittings[1]", "jobs[0].works[0]"]);
+    assert_eq!(fields, ["most_min", "sessions[1]", "jobs[0].works[0]"]);
 }

@@ -13,10 +13,10 @@ use lorimant_text::text;
 /// How far one task is.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct TaskStanding {
+pub struct TaskProgress {
     /// How many are done.
     pub done_n: u32,
-    /// How many of those that came this far are still to do; none that was spoiled.
+    /// How many of those that came this far are still to do; none that was scrapped.
     pub left_n: u32,
     /// How many may be counted now: what the task before let through.
     pub ready_n: u32,
@@ -36,7 +36,7 @@ pub struct TaskStanding {
     pub timed_n: u32,
 }
 
-/// Pieces that were spoiled.
+/// Pieces that were scrapped.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Scrapped {
@@ -54,15 +54,15 @@ const MOST_TURNS: u32 = 100_000;
 /// How far a batch is.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
-pub struct BatchStanding {
+pub struct BatchProgress {
     /// Each task in order.
-    pub tasks: Vec<TaskStanding>,
+    pub tasks: Vec<TaskProgress>,
     /// The task in hand, by its place: the first that is not done. None once all are.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub at: Option<usize>,
     /// Pieces that are still whole.
     pub whole_n: u32,
-    /// What was spoiled, in the order it was.
+    /// What was scrapped, in the order it was.
     pub scrapped: Vec<Scrapped>,
     /// Minutes at the bench that are still to come, as the route reckons them.
     pub left_min: f64,
@@ -72,26 +72,26 @@ impl Batch {
     /// How far it is, by what happened. Events at steps there are none of count for nothing.
     ///
     /// Of a task as many may be counted as the task before let through: pieces keep their order, one operation after
-    /// another, and `done + spoiled` never exceeds what came.
+    /// another, and `done + scrapped` never exceeds what came.
     #[must_use]
-    pub fn standing(&self, tasks: &[Task], events: &[Event]) -> BatchStanding {
-        let sum = |i: usize, happened: EventKind| -> u32 {
-            let here = events.iter().filter(|one| at_step(one.step_n) == Some(i) && one.happened == happened);
+    pub fn progress(&self, tasks: &[Task], events: &[Event]) -> BatchProgress {
+        let sum = |i: usize, kind: EventKind| -> u32 {
+            let here = events.iter().filter(|one| at_step(one.step_n) == Some(i) && one.kind == kind);
             here.map(|one| one.n).fold(0, u32::saturating_add)
         };
-        let mut standings: Vec<TaskStanding> = Vec::with_capacity(tasks.len());
+        let mut progress: Vec<TaskProgress> = Vec::with_capacity(tasks.len());
         let mut whole_n = self.pieces_n();
         let mut through_n = whole_n;
         let mut left_min = 0.0;
         for (i, task) in tasks.iter().enumerate() {
             let done_n = sum(i, EventKind::Done).saturating_sub(sum(i, EventKind::TakenBack));
-            let spoiled_n = sum(i, EventKind::Scrapped).saturating_sub(sum(i, EventKind::Rescued));
+            let scrapped_n = sum(i, EventKind::Scrapped).saturating_sub(sum(i, EventKind::Rescued));
             // Whole pieces in what this task counts: of coils, those it takes for them.
             let in_its_own = |pieces_n: u32| match task.counted {
                 Counted::Once => u32::from(pieces_n > 0),
                 Counted::Coil => share(pieces_n, task.n, self.pieces_n()),
                 Counted::Piece | Counted::Ring => pieces_n,
-                // A ring spoiled on the way is replaced by a spare: as many are put in.
+                // A ring scrapped on the way is replaced by a spare: as many are put in.
                 Counted::Placing => {
                     if pieces_n > 0 {
                         task.n
@@ -105,11 +105,11 @@ impl Batch {
             let came = if task.counted == Counted::Once && through_n < whole_n { 0 } else { came };
             // What is rejected at a check is not what that counts: it is done once for all.
             let apart = task.counted == Counted::Placing || task.rejects();
-            let gone_n = if apart { done_n } else { done_n.saturating_add(spoiled_n) };
+            let gone_n = if apart { done_n } else { done_n.saturating_add(scrapped_n) };
             let (left_n, ready_n) = (all.saturating_sub(gone_n), came.saturating_sub(gone_n));
             let started_at = running(events, i).filter(|_| left_n > 0);
             let (timed_n, took_min) = timed(events, i, task.each_min());
-            standings.push(TaskStanding {
+            progress.push(TaskProgress {
                 done_n,
                 left_n,
                 ready_n,
@@ -123,9 +123,9 @@ impl Batch {
                 left_min += task.hands_min * f64::from(left_n) / f64::from(task.n.max(1));
             }
             let lost = match task.counted {
-                Counted::Coil => spoiled_n.saturating_mul(self.pieces_n().div_ceil(task.n.max(1))),
+                Counted::Coil => scrapped_n.saturating_mul(self.pieces_n().div_ceil(task.n.max(1))),
                 Counted::Once if !task.rejects() => 0,
-                Counted::Once | Counted::Piece | Counted::Ring | Counted::Placing => spoiled_n,
+                Counted::Once | Counted::Piece | Counted::Ring | Counted::Placing => scrapped_n,
             };
             whole_n = whole_n.saturating_sub(lost);
             through_n = match task.counted {
@@ -148,30 +148,31 @@ impl Batch {
             };
         }
         let on_the_spool = on_the_spool(tasks);
-        one_by_one(&mut standings[on_the_spool.clone()]);
-        let first = standings.iter().position(|task| task.left_n > 0);
+        one_by_one(&mut progress[on_the_spool.clone()]);
+        let first = progress.iter().position(|task| task.left_n > 0);
         // The piece that hangs on the spool goes on to the cut before the next is begun.
         let at = first.map(|at| {
-            let hangs = on_the_spool.clone().rev().find(|i| standings[*i].ready_n > 0);
+            let hangs = on_the_spool.clone().rev().find(|i| progress[*i].ready_n > 0);
             hangs.filter(|_| on_the_spool.contains(&at)).unwrap_or(at)
         });
-        BatchStanding { at, tasks: standings, whole_n, scrapped: spoiled(events), left_min }
+        BatchProgress { at, tasks: progress, whole_n, scrapped: scrapped(events), left_min }
     }
 
     /// Whether something can have happened after all that did.
     ///
     /// # Errors
     /// A fault at the field that cannot be, with what would be right.
-    pub fn may_happen(&self, tasks: &[Task], standing: &BatchStanding, event: &Event) -> Result<(), Fault> {
+    pub fn may_happen(&self, tasks: &[Task], progress: &BatchProgress, event: &Event) -> Result<(), Fault> {
         let at = at_step(event.step_n);
-        let (Some(task), Some(now)) = (at.and_then(|i| tasks.get(i)), at.and_then(|i| standing.tasks.get(i)))
+        let (Some(task), Some(now)) = (at.and_then(|i| tasks.get(i)), at.and_then(|i| progress.tasks.get(i)))
         else {
-            let said = text!("standing-there-no-step-this-batch", step_n = event.step_n, tasks = tasks.len());
-            return Err(Fault::new("step_n", said));
+            let message =
+                text!("batch-progress-there-no-step-this-batch", step_n = event.step_n, tasks = tasks.len());
+            return Err(Fault::new("step_n", message));
         };
         check_text("reason", "reason", &event.reason, 200)?;
         if !(8..=64).contains(&event.key.len()) || !event.key.is_ascii() {
-            return Err(Fault::new("key", text!("standing-key-event-must-be-8")));
+            return Err(Fault::new("key", text!("batch-progress-key-event-must-be-8")));
         }
         let named = &task.step.named;
         let many = |n: u32| match task.counted {
@@ -179,90 +180,88 @@ impl Batch {
             _ => counted(n, task.counted.shown()),
         };
         let too_many = |most: u32, why: &str| {
-            Err(Fault::new("n", text!("standing-at", why, named)).limit(f64::from(most)))
+            Err(Fault::new("n", text!("batch-progress-at", why, named)).limit(f64::from(most)))
         };
-        match event.happened {
+        match event.kind {
             EventKind::Turned => self.may_turn(task, now, event.n),
-            _ if event.n == 0 => Err(Fault::new("n", text!("standing-enter-at-least-1")).limit(1.0)),
-            EventKind::Scrapped if task.rejects() => match standing.whole_n {
+            _ if event.n == 0 => Err(Fault::new("n", text!("batch-progress-enter-at-least-1")).limit(1.0)),
+            EventKind::Scrapped if task.rejects() => match progress.whole_n {
                 _ if now.ready_n == 0 && now.done_n == 0 => {
-                    too_many(0, text!("standing-step-before-not-done-yet"))
+                    too_many(0, text!("batch-progress-step-before-not-done-yet"))
                 }
                 whole_n if event.n > whole_n => {
-                    too_many(whole_n, &text!("standing-left-to-reject", whole_n, n = event.n))
+                    too_many(whole_n, &text!("batch-progress-left-to-reject", whole_n, n = event.n))
                 }
                 _ => Ok(()),
             },
             EventKind::Done | EventKind::Scrapped if event.n > now.ready_n => {
                 if now.ready_n == 0 && now.left_n == 0 {
-                    return too_many(0, text!("standing-everything-done"));
+                    return too_many(0, text!("batch-progress-everything-done"));
                 }
                 if now.ready_n == 0 && at.is_some_and(|at| on_the_spool(tasks).contains(&at)) {
-                    return too_many(0, text!("standing-one-piece-still-on-spool"));
+                    return too_many(0, text!("batch-progress-one-piece-still-on-spool"));
                 }
                 if now.ready_n == 0 {
-                    return too_many(0, text!("standing-step-before-not-done-yet"));
+                    return too_many(0, text!("batch-progress-step-before-not-done-yet"));
                 }
                 too_many(
                     now.ready_n,
-                    &text!("standing-here-so-too-many", may_n = many(now.ready_n), n = event.n),
+                    &text!("batch-progress-here-so-too-many", may_n = many(now.ready_n), n = event.n),
                 )
             }
             EventKind::Scrapped if task.counted == Counted::Once => {
-                Err(Fault::new("happened", text!("standing-scrap-can-only-be-recorded")))
+                Err(Fault::new("kind", text!("batch-progress-scrap-can-only-be-recorded")))
             }
             EventKind::TakenBack => {
                 // What went on from here cannot be taken back here.
-                let gone_on = at.map_or(0, |at| self.gone_on(tasks, standing, at));
+                let gone_on = at.map_or(0, |at| self.gone_on(tasks, progress, at));
                 let most = now.done_n.saturating_sub(gone_on);
                 if event.n > most {
-                    return too_many(most, &text!("standing-can-be-undone", most = many(most)));
+                    return too_many(most, &text!("batch-progress-can-be-undone", most = many(most)));
                 }
                 Ok(())
             }
             EventKind::Rescued => {
-                let at_it = standing.scrapped.iter().filter(|one| one.step_n == event.step_n);
+                let at_it = progress.scrapped.iter().filter(|one| one.step_n == event.step_n);
                 let most = at_it.map(|one| one.n).fold(0, u32::saturating_add);
                 if event.n > most {
-                    return too_many(most, &text!("standing-scrapped", most = many(most)));
+                    return too_many(most, &text!("batch-progress-scrapped", most = many(most)));
                 }
                 Ok(())
             }
             EventKind::Started if task.step.takes.unattended_min <= 0.0 => {
-                Err(Fault::new("happened", text!("standing-nothing-runs-on-its-own")))
+                Err(Fault::new("kind", text!("batch-progress-nothing-runs-on-its-own")))
             }
-            EventKind::Started if now.started_at.is_some() => too_many(0, text!("standing-already-running")),
-            EventKind::Started if now.ready_n == 0 => too_many(0, text!("standing-step-before-not-done-yet")),
+            EventKind::Started if now.started_at.is_some() => too_many(0, text!("batch-progress-already-running")),
+            EventKind::Started if now.ready_n == 0 => too_many(0, text!("batch-progress-step-before-not-done-yet")),
             EventKind::Done | EventKind::Scrapped | EventKind::Started => Ok(()),
         }
     }
 
     /// Whether so many turns can lie on the rod.
-    fn may_turn(&self, task: &Task, now: &TaskStanding, n: u32) -> Result<(), Fault> {
+    fn may_turn(&self, task: &Task, now: &TaskProgress, n: u32) -> Result<(), Fault> {
         if task.step.numbers.turns_n.is_none() {
-            return Err(Fault::new("happened", text!("standing-no-turns-counted-at-this")));
+            return Err(Fault::new("kind", text!("batch-progress-no-turns-counted-at-this")));
         }
         if now.left_n == 0 {
-            return Err(Fault::new(
-                "happened",
-                text!("standing-everything-done-at", named = task.step.named),
-            ));
+            return Err(Fault::new("kind", text!("batch-progress-everything-done-at", named = task.step.named)));
         }
         if n > MOST_TURNS {
-            let said = text!("standing-turns-too-many-for-one", n, MOST_TURNS);
-            return Err(Fault::new("n", said).limit(f64::from(MOST_TURNS)));
+            let message = text!("batch-progress-turns-too-many-for-one", n, MOST_TURNS);
+            return Err(Fault::new("n", message).limit(f64::from(MOST_TURNS)));
         }
         Ok(())
     }
 
     /// How many of what a task counted went on to later tasks already.
-    fn gone_on(&self, tasks: &[Task], standing: &BatchStanding, at: usize) -> u32 {
+    fn gone_on(&self, tasks: &[Task], progress: &BatchProgress, at: usize) -> u32 {
         let Some(task) = tasks.get(at) else { return 0 };
-        let Some((next, there)) = tasks.iter().zip(&standing.tasks).nth(at + 1) else { return 0 };
-        let spoiled =
-            standing.scrapped.iter().filter(|one| at_step(one.step_n) == Some(at + 1)).map(|one| one.n);
-        let spoiled_n = spoiled.fold(0, u32::saturating_add);
-        let on = there.done_n.saturating_add(spoiled_n).saturating_add(u32::from(there.started_at.is_some()));
+        let Some((next, there)) = tasks.iter().zip(&progress.tasks).nth(at + 1) else { return 0 };
+        let scrapped =
+            progress.scrapped.iter().filter(|one| at_step(one.step_n) == Some(at + 1)).map(|one| one.n);
+        let scrapped_n = scrapped.fold(0, u32::saturating_add);
+        let on =
+            there.done_n.saturating_add(scrapped_n).saturating_add(u32::from(there.started_at.is_some()));
         match (task.counted, next.counted) {
             _ if on == 0 => 0,
             (Counted::Once, _) => 1,
@@ -287,7 +286,7 @@ fn on_the_spool(tasks: &[Task]) -> std::ops::Range<usize> {
 }
 
 /// Of tasks at the spool only the piece in hand goes on; the next is begun when it is cut.
-fn one_by_one(tasks: &mut [TaskStanding]) {
+fn one_by_one(tasks: &mut [TaskProgress]) {
     let Some((first, later)) = tasks.split_first_mut() else { return };
     let hangs = later.iter().any(|task| task.ready_n > 0);
     first.ready_n = if hangs { 0 } else { first.ready_n.min(1) };
@@ -307,17 +306,17 @@ fn share(pieces_n: u32, all: u32, of_pieces_n: u32) -> u32 {
 /// When what runs by itself was last started at a step, and not done since.
 fn running(events: &[Event], i: usize) -> Option<Timestamp> {
     let here = events.iter().filter(|one| at_step(one.step_n) == Some(i));
-    here.fold(None, |running, one| match one.happened {
+    here.fold(None, |running, one| match one.kind {
         EventKind::Started => Some(one.at),
         EventKind::Done => None,
         EventKind::TakenBack | EventKind::Scrapped | EventKind::Rescued | EventKind::Turned => running,
     })
 }
 
-/// Turns on the rod of the coil in hand: the last count, unless that coil was done or spoiled since.
+/// Turns on the rod of the coil in hand: the last count, unless that coil was done or scrapped since.
 fn turned(events: &[Event], i: usize) -> u32 {
     let here = events.iter().filter(|one| at_step(one.step_n) == Some(i));
-    here.fold(0, |lie, one| match one.happened {
+    here.fold(0, |lie, one| match one.kind {
         EventKind::Turned => one.n,
         EventKind::Done | EventKind::Scrapped => 0,
         EventKind::TakenBack | EventKind::Rescued | EventKind::Started => lie,
@@ -328,17 +327,17 @@ fn after(at: Timestamp, minutes: f64) -> Option<Timestamp> {
     at.checked_add(jiff::SignedDuration::try_from_secs_f64(minutes * 60.0).ok()?).ok()
 }
 
-/// What was spoiled and not rescued again, in the order it was; what is rescued is the last that was spoiled there.
-fn spoiled(events: &[Event]) -> Vec<Scrapped> {
-    let mut spoiled: Vec<Scrapped> = vec![];
+/// What was scrapped and not rescued again, in the order it was; what is rescued is the last that was scrapped there.
+fn scrapped(events: &[Event]) -> Vec<Scrapped> {
+    let mut scrapped: Vec<Scrapped> = vec![];
     for one in events {
-        match one.happened {
+        match one.kind {
             EventKind::Scrapped => {
-                spoiled.push(Scrapped { step_n: one.step_n, n: one.n, reason: one.reason.clone() });
+                scrapped.push(Scrapped { step_n: one.step_n, n: one.n, reason: one.reason.clone() });
             }
             EventKind::Rescued => {
                 let mut left_n = one.n;
-                for there in spoiled.iter_mut().rev().filter(|there| there.step_n == one.step_n) {
+                for there in scrapped.iter_mut().rev().filter(|there| there.step_n == one.step_n) {
                     let back_n = left_n.min(there.n);
                     there.n -= back_n;
                     left_n -= back_n;
@@ -347,8 +346,8 @@ fn spoiled(events: &[Event]) -> Vec<Scrapped> {
             _ => {}
         }
     }
-    spoiled.retain(|one| one.n > 0);
-    spoiled
+    scrapped.retain(|one| one.n > 0);
+    scrapped
 }
 
 /// A piece cannot be quicker than this share of what the route allows for it: it was pressed after the fact.
@@ -357,7 +356,7 @@ const LEAST_PACE: f64 = 0.25;
 /// Pieces of a step that were really timed, and the minutes they took: pressed within [`PAUSE_MIN`] of the press before,
 /// which begins them, and not in a burst of presses for pieces that were done before.
 fn timed(events: &[Event], i: usize, each_min: f64) -> (u32, f64) {
-    let done = |one: &&Event| at_step(one.step_n) == Some(i) && one.happened == EventKind::Done;
+    let done = |one: &&Event| at_step(one.step_n) == Some(i) && one.kind == EventKind::Done;
     let here: Vec<&Event> = events.iter().filter(done).collect();
     let (mut timed_n, mut took_min) = (0_u32, 0.0);
     for pair in here.windows(2) {

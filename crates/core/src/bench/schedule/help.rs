@@ -1,6 +1,6 @@
 //! What would help where work finds no time or comes too late: tried, not guessed, and as little of it as does.
 
-use super::{Cost, Job, Sittings, Stretch, cheaper};
+use super::{Cost, Job, ScheduleRequest, TimeSpan, cheaper};
 use crate::fault::Faults;
 
 /// Something that would help.
@@ -11,7 +11,7 @@ pub enum Way {
         /// How many.
         min: f64,
         /// The session, by its place.
-        sitting: usize,
+        session: usize,
     },
     /// Every session longer by so many minutes.
     LongerSessions {
@@ -43,13 +43,13 @@ const STEP_MIN: f64 = 5.0;
 /// Nobody adds more than this to a session, in steps.
 const MOST_STEPS: u32 = 36;
 
-impl Sittings {
+impl ScheduleRequest {
     /// What would help, the simplest first: some time more before the first due day that is missed, fewer pieces of what
     /// misses it, longer sessions, softer wire. Each is planned, and as little of it as helps is told. Nothing where all is in
     /// time, or where what is late was due before the plan begins.
     ///
     /// # Errors
-    /// As [`Sittings::check`].
+    /// As [`ScheduleRequest::check`].
     pub fn help(&self, seed: u64, tries_n: u32) -> Result<Vec<Helps>, Faults> {
         let planned = self.plan(seed, &|at| at.tried_n < tries_n)?;
         let now = planned.cost;
@@ -66,13 +66,13 @@ impl Sittings {
         let mut tell = |way: Way, cost: Cost| {
             help.push(Helps { way, in_time: cost.late_n == 0 && cost.unplaced_n == 0 });
         };
-        let before_due = self.sittings.iter().rposition(|one| one.to_min <= due(first));
-        if let Some(sitting) = before_due.filter(|_| due(first).is_finite()) {
+        let before_due = self.sessions.iter().rposition(|one| one.to_min <= due(first));
+        if let Some(session) = before_due.filter(|_| due(first).is_finite()) {
             let min = |steps: u32| STEP_MIN * f64::from(steps);
             if let Some((steps, cost)) =
-                least(MOST_STEPS, |steps| with(&self.with_more(sitting, min(steps))), |_, cost| helps(cost))?
+                least(MOST_STEPS, |steps| with(&self.with_more(session, min(steps))), |_, cost| helps(cost))?
             {
-                tell(Way::MoreTime { min: min(steps), sitting }, cost);
+                tell(Way::MoreTime { min: min(steps), session }, cost);
             }
         }
         let most_n = self.jobs[first].pieces_n.saturating_sub(1);
@@ -93,13 +93,13 @@ impl Sittings {
     }
 
     /// A further session right after one.
-    fn with_more(&self, sitting: usize, min: f64) -> Self {
+    fn with_more(&self, session: usize, min: f64) -> Self {
         let mut more = self.clone();
-        let from_min = more.sittings[sitting].to_min;
-        let next = more.sittings.get(sitting + 1).map_or(f64::INFINITY, |next| next.from_min);
+        let from_min = more.sessions[session].to_min;
+        let next = more.sessions.get(session + 1).map_or(f64::INFINITY, |next| next.from_min);
         let to_min = (from_min + min).min(next);
         if to_min > from_min {
-            more.sittings.insert(sitting + 1, Stretch { from_min, to_min });
+            more.sessions.insert(session + 1, TimeSpan { from_min, to_min });
         }
         more
     }
@@ -124,12 +124,12 @@ impl Sittings {
 
     /// Every session longer by so much, as far as the next lets it.
     fn lengthened(&self, min: f64) -> Self {
-        let longer = |(i, one): (usize, &Stretch)| {
-            let next = self.sittings.get(i + 1).map_or(f64::INFINITY, |next| next.from_min);
-            Stretch { to_min: (one.to_min + min).min(next), ..*one }
+        let longer = |(i, one): (usize, &TimeSpan)| {
+            let next = self.sessions.get(i + 1).map_or(f64::INFINITY, |next| next.from_min);
+            TimeSpan { to_min: (one.to_min + min).min(next), ..*one }
         };
-        let sittings = self.sittings.iter().enumerate().map(longer).collect();
-        Self { sittings, most_min: self.most_min + min, ..self.clone() }
+        let sessions = self.sessions.iter().enumerate().map(longer).collect();
+        Self { sessions, most_min: self.most_min + min, ..self.clone() }
     }
 
     fn softer(&self) -> Self {

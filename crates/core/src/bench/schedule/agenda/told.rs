@@ -5,9 +5,9 @@ use jiff::civil::Date;
 
 use super::laid::{Laid, Named};
 use super::{Agenda, AgendaSession, Alone, BatchRun, Help, Ready, SessionStep, Strain, Unmet};
-use crate::bench::sittings::help::{Helps, Way};
-use crate::bench::sittings::hours::after;
-use crate::bench::sittings::{Because, Placed, Planned, Stretch};
+use crate::bench::schedule::help::{Helps, Way};
+use crate::bench::schedule::hours::after;
+use crate::bench::schedule::{Because, Placed, Planned, TimeSpan};
 use lorimant_text::{fixed, text};
 
 impl Laid {
@@ -16,16 +16,16 @@ impl Laid {
     pub fn agenda(&self, planned: &Planned, help: &[Helps]) -> Agenda {
         let now = self.begins.timestamp();
         let mut sessions: Vec<AgendaSession> =
-            self.sittings.sittings.iter().map(|one| self.sitting(one, false)).collect();
+            self.sessions.sessions.iter().map(|one| self.session(one, false)).collect();
         let mut unattended = self.running.clone();
         for (i, placed) in planned.placed.iter().enumerate() {
-            let work = &self.sittings.jobs[placed.job].works[placed.work];
+            let work = &self.sessions.jobs[placed.job].works[placed.work];
             let Named { of, name, .. } = &self.wanted[placed.job];
-            if let Some(sitting) = sessions.get_mut(placed.sitting) {
-                sitting.hands_min += placed.to_min - placed.from_min;
+            if let Some(session) = sessions.get_mut(placed.session) {
+                session.hands_min += placed.to_min - placed.from_min;
                 let effort = work.effort_each_min * f64::from(placed.n);
-                sitting.strain_share += effort / self.sittings.most_effort_min;
-                self.add_to_run(sitting, placed, planned, i);
+                session.strain_share += effort / self.sessions.most_effort_min;
+                self.add_to_run(session, placed, planned, i);
             }
             if let Some(to_min) = placed.alone_to_min.filter(|to_min| *to_min > placed.to_min) {
                 unattended.push(Alone {
@@ -38,19 +38,19 @@ impl Laid {
                 });
             }
         }
-        for sitting in &mut sessions {
-            sitting.strain = Strain::of(sitting.strain_share);
-            sitting.runs.iter_mut().for_each(BatchRun::tell_steps);
+        for session in &mut sessions {
+            session.strain = Strain::of(session.strain_share);
+            session.runs.iter_mut().for_each(BatchRun::tell_steps);
         }
-        sessions.extend(self.skipped.iter().map(|one| self.sitting(one, true)));
+        sessions.extend(self.skipped.iter().map(|one| self.session(one, true)));
         sessions.sort_by_key(|one| one.from);
         let late = planned.late.iter().map(|late| {
             let Named { of, orders, name, due, .. } = &self.wanted[late.job];
             let day = due.map_or(String::new(), |day| day.strftime("%-d %B").to_string());
-            let over = self.sittings.jobs[late.job].due_min.is_some_and(|due| due <= 0.0);
+            let over = self.sessions.jobs[late.job].due_min.is_some_and(|due| due <= 0.0);
             let text = match over {
                 true => {
-                    let done = self.sittings.jobs[late.job].due_min.unwrap_or(0.0) + late.by_min;
+                    let done = self.sessions.jobs[late.job].due_min.unwrap_or(0.0) + late.by_min;
                     let done = after(now, done).to_zoned_datetime(self.begins.time_zone().clone());
                     text!("agenda-told-was-due-earliest-now", name, day, done = done.strftime("%A %-d %B"))
                 }
@@ -98,10 +98,10 @@ impl Laid {
     }
 
     /// Adds a step to the batch that is worked on, or begins with another.
-    fn add_to_run(&self, sitting: &mut AgendaSession, placed: &Placed, planned: &Planned, at: usize) {
+    fn add_to_run(&self, session: &mut AgendaSession, placed: &Placed, planned: &Planned, at: usize) {
         let now = self.begins.timestamp();
         let index = &self.index[placed.job][placed.work];
-        let work = &self.sittings.jobs[placed.job].works[placed.work];
+        let work = &self.sessions.jobs[placed.job].works[placed.work];
         let Named { of, name, counted, due, .. } = &self.wanted[placed.job];
         let step = SessionStep {
             step_n: index.step_n,
@@ -114,9 +114,9 @@ impl Laid {
         };
         // What waits for the tumbler in between is begun anew.
         let goes_on =
-            placed.because == Because::Continues && sitting.runs.last().is_some_and(|run| run.of == *of);
+            placed.because == Because::Continues && session.runs.last().is_some_and(|run| run.of == *of);
         let hands_min = placed.to_min - placed.from_min;
-        match sitting.runs.last_mut().filter(|_| goes_on) {
+        match session.runs.last_mut().filter(|_| goes_on) {
             Some(run) => {
                 run.to = step.to;
                 run.hands_min += hands_min;
@@ -129,7 +129,7 @@ impl Laid {
                     None => run.steps.push(step),
                 }
             }
-            None => sitting.runs.push(BatchRun {
+            None => session.runs.push(BatchRun {
                 of: *of,
                 name: name.clone(),
                 counted: counted.clone(),
@@ -151,14 +151,14 @@ impl Laid {
             (Because::Pinned, _) => text!("agenda-told-pinned-by-you").to_owned(),
             (Because::Ready, _) => {
                 let before = planned.placed[..at].iter().rfind(|one| one.job == placed.job);
-                match before.map(|one| &self.sittings.jobs[one.job].works[one.work]) {
+                match before.map(|one| &self.sessions.jobs[one.job].works[one.work]) {
                     Some(work) if work.barrel => text!("agenda-told-comes-out-tumbler-then").to_owned(),
                     Some(work) => text!("agenda-told-after-ready-then", named = work.named),
                     None => text!("agenda-told-what-runs-on-its-own").to_owned(),
                 }
             }
             (Because::BarrelFree, _) => text!("agenda-told-tumbler-free-then").to_owned(),
-            (Because::SameTools, _) if self.sittings.jobs[placed.job].works[placed.work].barrel => {
+            (Because::SameTools, _) if self.sessions.jobs[placed.job].works[placed.work].barrel => {
                 text!("agenda-told-shares-tumbler-load").to_owned()
             }
             (Because::SameTools, _) => text!("agenda-told-tools-already-out").to_owned(),
@@ -175,8 +175,8 @@ impl Laid {
 
     fn helped(&self, help: &Helps) -> Help {
         let what = match help.way {
-            Way::MoreTime { min, sitting } => {
-                let from = after(self.begins.timestamp(), self.sittings.sittings[sitting].from_min);
+            Way::MoreTime { min, session } => {
+                let from = after(self.begins.timestamp(), self.sessions.sessions[session].from_min);
                 let day = from.to_zoned_datetime(self.begins.time_zone().clone());
                 text!("agenda-told-add-min-on", min = fixed(min, 0), day = day.strftime("%A %-d %B"))
             }
@@ -194,7 +194,7 @@ impl Laid {
         Help { text: format!("{what}: {then}."), in_time: help.in_time }
     }
 
-    fn sitting(&self, one: &Stretch, skipped: bool) -> AgendaSession {
+    fn session(&self, one: &TimeSpan, skipped: bool) -> AgendaSession {
         let now = self.begins.timestamp();
         let (from, to) = (after(now, one.from_min), after(now, one.to_min));
         let wall = |at: Timestamp| at.to_zoned_datetime(self.begins.time_zone().clone());

@@ -1,7 +1,7 @@
 //! Looks for keys that cost less: small changes, kept where they do.
 
 use super::place::{Keys, SHORT_RUN_MIN};
-use super::{Planned, Sittings, cheaper};
+use super::{Planned, ScheduleRequest, cheaper};
 use crate::chance::Chance;
 use crate::fault::Faults;
 
@@ -21,12 +21,12 @@ const STALE: u32 = 120;
 /// Most plans that are tried.
 pub const MOST_TRIED: u32 = 4000;
 
-impl Sittings {
+impl ScheduleRequest {
     /// Places every work so that as many pieces as can be are done in time, then with few changes. `go_on` is asked after
     /// each plan that is tried; once it says no, the best so far is given.
     ///
     /// # Errors
-    /// As [`Sittings::check`].
+    /// As [`ScheduleRequest::check`].
     pub fn plan(&self, seed: u64, go_on: &dyn Fn(Progress) -> bool) -> Result<Planned, Faults> {
         self.check()?;
         let mut chance = Chance::of(seed);
@@ -156,7 +156,7 @@ impl Sittings {
     fn spread_min(&self) -> f64 {
         let dues = || self.jobs.iter().filter_map(|job| job.due_min);
         let spread = dues().fold(f64::NEG_INFINITY, f64::max) - dues().fold(f64::INFINITY, f64::min);
-        let days = self.sittings.last().map_or(0.0, |last| last.to_min);
+        let days = self.sessions.last().map_or(0.0, |last| last.to_min);
         if spread.is_finite() && spread > 0.0 { spread.max(days / 4.0) } else { days.max(60.0) }
     }
 

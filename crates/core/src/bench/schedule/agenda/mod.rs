@@ -14,7 +14,7 @@ use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
 use super::Because;
-use crate::bench::{Batch, BatchStanding, Task};
+use crate::bench::{Batch, BatchProgress, Task};
 use crate::fault::Fault;
 use crate::words::words;
 use lorimant_text::text;
@@ -45,7 +45,7 @@ pub struct Wanted {
     /// Its tasks.
     pub tasks: Vec<Task>,
     /// How far it is.
-    pub standing: BatchStanding,
+    pub progress: BatchProgress,
     /// The day it is due.
     pub due: Option<Date>,
     /// The orders it is for, by their numbers.
@@ -79,7 +79,7 @@ pub enum ScheduleChange {
         #[cfg_attr(feature = "schema", schema(value_type = String))]
         at: Timestamp,
     },
-    /// A sitting is left out.
+    /// A session is left out.
     Skipped {
         /// When it would begin.
         #[cfg_attr(feature = "schema", schema(value_type = String))]
@@ -88,7 +88,7 @@ pub enum ScheduleChange {
 }
 
 impl ScheduleChange {
-    /// Whose step is held, and which; nothing of a sitting.
+    /// Whose step is held, and which; nothing of a session.
     #[must_use]
     pub fn of(&self) -> Option<(JobOf, u32)> {
         match self {
@@ -97,11 +97,11 @@ impl ScheduleChange {
         }
     }
 
-    /// Whether it still means something: its job is still to be made, or its sitting is not over.
+    /// Whether it still means something: its job is still to be made, or its session is not over.
     #[must_use]
     pub fn stands(&self, wanted: &[Wanted], now: Timestamp) -> bool {
         match self {
-            // A sitting ends the day it begins.
+            // A session ends the day it begins.
             Self::Skipped { from } => from.duration_until(now).as_hours() < 24,
             Self::NotBefore { of, .. } | Self::Parted { of, .. } => wanted.iter().any(|one| one.of == *of),
         }
@@ -117,8 +117,8 @@ impl ScheduleChange {
         if usize::try_from(step_n).is_ok_and(|n| (1..=steps_n).contains(&n)) {
             return Ok(());
         }
-        let said = text!("agenda-there-no-such-step-pin");
-        Err(Fault::new("of", said))
+        let message = text!("agenda-there-no-such-step-pin");
+        Err(Fault::new("of", message))
     }
 }
 
@@ -172,7 +172,7 @@ pub struct BatchRun {
     pub steps: Vec<SessionStep>,
 }
 
-/// A sitting with what is done in it.
+/// A session with what is done in it.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct AgendaSession {
@@ -296,7 +296,7 @@ pub struct Agenda {
     /// The moment it is reckoned from.
     #[cfg_attr(feature = "schema", schema(value_type = String))]
     pub begins: Timestamp,
-    /// Sittings, one after another, those without work among them.
+    /// ScheduleRequest, one after another, those without work among them.
     pub sessions: Vec<AgendaSession>,
     /// What runs by itself.
     pub unattended: Vec<Alone>,

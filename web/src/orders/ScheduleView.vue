@@ -17,22 +17,22 @@ import MoreMenu from '../shared/MoreMenu.vue'
 import { useNotice } from '../shared/notice'
 import HoldDialog from './HoldDialog.vue'
 import HoursDialog from './HoursDialog.vue'
-import SittingLine from './SittingLine.vue'
+import SessionLine from './SessionLine.vue'
 import { dayOf } from './words'
 
-/** When everything is made: sittings along their hours, what runs by itself, and why each stands there. */
+/** When everything is made: sessions along their hours, what runs by itself, and why each stands there. */
 const notice = useNotice()
 const queries = useQueryClient()
-const refresh = () => queries.invalidateQueries({ queryKey: ['sittings'] })
+const refresh = () => queries.invalidateQueries({ queryKey: ['schedule'] })
 
 const { data: planned, error } = useQuery({
-  queryKey: ['sittings'],
+  queryKey: ['schedule'],
   queryFn: () => data(api.GET('/api/schedule')),
   staleTime: 0,
 })
 /** What would help is looked for where something comes too late. */
 const { data: helped, isFetching: looking } = useQuery({
-  queryKey: ['sittings', 'help', () => planned.value?.agenda.begins],
+  queryKey: ['schedule', 'help', () => planned.value?.agenda.begins],
   queryFn: () => data(api.GET('/api/schedule', { params: { query: { help: true } } })),
   enabled: () => !!planned.value?.agenda.unmet.length,
   staleTime: 0,
@@ -55,7 +55,7 @@ const jobOf = (run: BatchRun) => JSON.stringify(run.of)
 const tone = (run: BatchRun) => jobs.value.indexOf(jobOf(run)) % 6
 /** The run whose steps are shown, by its moment. */
 const opened = ref('')
-const chosenIn = (sitting: AgendaSession) => sitting.runs.filter((run) => run.from === opened.value)
+const chosenIn = (session: AgendaSession) => session.runs.filter((run) => run.from === opened.value)
 
 const at = (moment: string) => Date.parse(moment)
 const clock = (moment: string) =>
@@ -80,15 +80,15 @@ async function attempt(work: () => Promise<unknown>) {
   }
   await refresh()
 }
-const hold = (body: ScheduleChange, said: string) =>
+const hold = (body: ScheduleChange, message: string) =>
   attempt(async () => {
     const { undo } = await data(api.POST('/api/schedule/changes', { body }))
-    notice.did(said, undo, refresh)
+    notice.did(message, undo, refresh)
   })
-const leaveOut = (sitting: AgendaSession) =>
+const leaveOut = (session: AgendaSession) =>
   hold(
-    { skipped: { from: sitting.from } },
-    t('sittings-view-left-out', { day: dayOf(sitting.day), clock: sitting.clock }),
+    { skipped: { from: session.from } },
+    t('schedule-view-left-out', { day: dayOf(session.day), clock: session.clock }),
   )
 
 const letGo = (id: number, revision: number) =>
@@ -97,24 +97,24 @@ const letGo = (id: number, revision: number) =>
     const { undo } = await data(
       api.POST('/api/schedule/changes/{id}/archive', { params: { path: { id } }, body }),
     )
-    notice.did(t('sittings-view-unpinned'), undo, refresh)
+    notice.did(t('schedule-view-unpinned'), undo, refresh)
   })
-function backIn(sitting: AgendaSession) {
+function backIn(session: AgendaSession) {
   const held = planned.value?.holds.find(
-    ({ record }) => 'skipped' in record && Math.abs(at(record.skipped.from) - at(sitting.from)) < 60_000,
+    ({ record }) => 'skipped' in record && Math.abs(at(record.skipped.from) - at(session.from)) < 60_000,
   )
   if (held) void letGo(held.id, held.revision)
 }
 const acts = (run: BatchRun, work: SessionStep) => [
   {
-    label: t('sittings-view-not-before-another-session'),
+    label: t('schedule-view-not-before-another-session'),
     test: 'not-before',
     act: () => (holding.value = { run, work, part: false }),
   },
   ...(work.of_n > 1
     ? [
         {
-          label: t('sittings-view-split'),
+          label: t('schedule-view-split'),
           test: 'part-it',
           act: () => (holding.value = { run, work, part: true }),
         },
@@ -126,21 +126,21 @@ const nameOf = (of: BatchRun['of'], step_n: number) => {
   const runs = (agenda.value?.sessions ?? []).flatMap((one) => one.runs)
   const own = runs.filter((run) => JSON.stringify(run.of) === JSON.stringify(of))
   const step = own.flatMap((run) => run.steps).find((one) => one.step_n === step_n)
-  return step ? `${step.named}, ${own[0]?.name}` : t('sittings-view-step', { stepn: step_n })
+  return step ? `${step.named}, ${own[0]?.name}` : t('schedule-view-step', { stepn: step_n })
 }
 const toldHold = (record: ScheduleChange) => {
   if ('skipped' in record)
-    return t('sittings-view-skipped-session', { from: dayAndClock(record.skipped.from) })
+    return t('schedule-view-skipped-session', { from: dayAndClock(record.skipped.from) })
   if ('parted' in record) {
     const { of, step_n, first_n, at } = record.parted
-    return t('sittings-view-first-others-not-before', {
+    return t('schedule-view-first-others-not-before', {
       stepn: nameOf(of, step_n),
       firstn: first_n,
       at: dayAndClock(at),
     })
   }
   const { of, step_n, at } = record['not-before']
-  return t('sittings-view-not-before', { stepn: nameOf(of, step_n), at: dayAndClock(at) })
+  return t('schedule-view-not-before', { stepn: nameOf(of, step_n), at: dayAndClock(at) })
 }
 
 const hours = ref(false)
@@ -150,18 +150,18 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
 
 <template>
   <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
-  <p v-else-if="!agenda" class="quiet" role="status">{{ t('sittings-view-planning-your-schedule') }}</p>
+  <p v-else-if="!agenda" class="quiet" role="status">{{ t('schedule-view-planning-your-schedule') }}</p>
   <template v-else>
     <div class="bar no-print">
-      <v-btn data-test="hours" @click="hours = true">{{ t('sittings-view-hours-limits') }}</v-btn>
+      <v-btn data-test="hours" @click="hours = true">{{ t('schedule-view-hours-limits') }}</v-btn>
       <v-btn :disabled="!busy" data-test="day-sheet" @click="take('day.pdf')">{{
-        t('sittings-view-print-next-days-sheet')
+        t('schedule-view-print-next-days-sheet')
       }}</v-btn>
       <v-btn :disabled="!busy" data-test="calendar" @click="take('schedule.ics')">{{
-        t('sittings-view-calendar')
+        t('schedule-view-calendar')
       }}</v-btn>
       <span class="quiet" role="status" data-test="looking">
-        <template v-if="looking">{{ t('sittings-view-looking-for-what-would-help') }}</template>
+        <template v-if="looking">{{ t('schedule-view-looking-for-what-would-help') }}</template>
       </span>
     </div>
     <p v-if="agenda.text" class="told" :class="{ stop: agenda.unmet.length }" data-test="schedule-told">
@@ -172,10 +172,10 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
         {{ one.text }}
       </p>
       <v-btn v-if="agenda.unmet.length > 6 && !unmetAll" variant="text" @click="unmetAll = true">{{
-        t('sittings-view-more', { unmet: agenda.unmet.length - 6 })
+        t('schedule-view-more', { unmet: agenda.unmet.length - 6 })
       }}</v-btn>
       <template v-if="help.length">
-        <h2>{{ t('sittings-view-what-would-help') }}</h2>
+        <h2>{{ t('schedule-view-what-would-help') }}</h2>
         <ul>
           <li v-for="one in help" :key="one.text" :class="{ num: one.in_time }">
             {{ one.text }}
@@ -183,21 +183,21 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
         </ul>
       </template>
     </section>
-    <p v-if="!busy && agenda.unmet.length" class="empty" data-test="no-sittings">
-      {{ t('sittings-view-there-work-but-no-time')
-      }}<v-btn variant="text" @click="hours = true">{{ t('sittings-view-enter-your-bench-hours') }}</v-btn>
+    <p v-if="!busy && agenda.unmet.length" class="empty" data-test="no-sessions">
+      {{ t('schedule-view-there-work-but-no-time')
+      }}<v-btn variant="text" @click="hours = true">{{ t('schedule-view-enter-your-bench-hours') }}</v-btn>
     </p>
-    <p v-else-if="!busy" class="empty" data-test="no-sittings">
-      {{ t('sittings-view-nothing-make-add-order-or') }} <HelpLink about="orders" />
+    <p v-else-if="!busy" class="empty" data-test="no-sessions">
+      {{ t('schedule-view-nothing-make-add-order-or') }} <HelpLink about="orders" />
     </p>
-    <ol v-else class="sittings" data-test="sittings">
-      <li v-for="sitting in shown" :key="sitting.from" :class="{ skipped: sitting.skipped }">
+    <ol v-else class="sessions" data-test="sessions">
+      <li v-for="session in shown" :key="session.from" :class="{ skipped: session.skipped }">
         <div class="when">
-          <h2>{{ dayOf(sitting.day) }}</h2>
-          <span class="num quiet">{{ sitting.clock }}</span>
+          <h2>{{ dayOf(session.day) }}</h2>
+          <span class="num quiet">{{ session.clock }}</span>
         </div>
-        <SittingLine
-          :sitting="sitting"
+        <SessionLine
+          :session="session"
           :alone="agenda.unattended"
           :tone="tone"
           :clock="clock"
@@ -205,34 +205,34 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
           @open="opened = $event === opened ? '' : $event"
         />
         <div class="hands">
-          <template v-if="sitting.skipped">
-            <span class="quiet">{{ t('sittings-view-skipped') }}</span>
-            <v-btn size="small" variant="text" data-test="back-in" @click="backIn(sitting)">{{
-              t('sittings-view-work-after-all')
+          <template v-if="session.skipped">
+            <span class="quiet">{{ t('schedule-view-skipped') }}</span>
+            <v-btn size="small" variant="text" data-test="back-in" @click="backIn(session)">{{
+              t('schedule-view-work-after-all')
             }}</v-btn>
           </template>
           <template v-else>
-            <template v-if="sitting.runs.length">
-              <strong>{{ t('sittings-view-hands', { strain: sitting.strain }) }}</strong>
+            <template v-if="session.runs.length">
+              <strong>{{ t('schedule-view-hands', { strain: session.strain }) }}</strong>
               <span class="quiet">{{
-                t('sittings-view-limit', {
-                  handsmin: minutesOf(sitting.hands_min),
-                  strainshare: Math.round(100 * sitting.strain_share),
+                t('schedule-view-limit', {
+                  handsmin: minutesOf(session.hands_min),
+                  strainshare: Math.round(100 * session.strain_share),
                 })
               }}</span>
             </template>
-            <span v-else class="quiet">{{ t('sittings-view-free') }}</span>
-            <v-btn size="small" variant="text" data-test="leave-out" @click="leaveOut(sitting)">{{
-              t('sittings-view-skip-this-session')
+            <span v-else class="quiet">{{ t('schedule-view-free') }}</span>
+            <v-btn size="small" variant="text" data-test="leave-out" @click="leaveOut(session)">{{
+              t('schedule-view-skip-this-session')
             }}</v-btn>
           </template>
         </div>
-        <section v-for="run in chosenIn(sitting)" :key="run.from" class="detail" data-test="run-detail">
+        <section v-for="run in chosenIn(session)" :key="run.from" class="detail" data-test="run-detail">
           <h3 class="serif">
             <router-link :to="linkOf(run)">{{ run.name }}</router-link>: {{ run.counted }},
             {{ run.steps_text }}
             <span class="quiet">{{
-              t('sittings-view-about', { from: clock(run.from), handsmin: minutesOf(run.hands_min) })
+              t('schedule-view-about', { from: clock(run.from), handsmin: minutesOf(run.hands_min) })
             }}</span>
           </h3>
           <p class="quiet">{{ run.reason }}</p>
@@ -242,7 +242,7 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
               <span
                 >{{ step.n
                 }}<template v-if="step.n < step.of_n">
-                  {{ t('sittings-view-of', { ofn: step.of_n }) }}</template
+                  {{ t('schedule-view-of', { ofn: step.of_n }) }}</template
                 >
                 × {{ step.named }}</span
               >
@@ -253,11 +253,11 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
       </li>
     </ol>
     <section v-if="agenda.unattended.length" class="alone">
-      <h2>{{ t('sittings-view-on-its-own') }}</h2>
+      <h2>{{ t('schedule-view-on-its-own') }}</h2>
       <ul>
         <li v-for="one in agenda.unattended" :key="one.from + one.name">
           <span class="num">{{
-            t('sittings-view-to', { from: dayAndClock(one.from), to: clock(one.to) })
+            t('schedule-view-to', { from: dayAndClock(one.from), to: clock(one.to) })
           }}</span>
           {{ one.named }},
           <router-link :to="linkOf(one)">{{ one.name }}</router-link>
@@ -265,20 +265,20 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
       </ul>
     </section>
     <section v-if="planned?.holds.length" class="holds">
-      <h2>{{ t('sittings-view-pinned-by-you') }}</h2>
+      <h2>{{ t('schedule-view-pinned-by-you') }}</h2>
       <ul data-test="holds">
         <li v-for="one in planned.holds" :key="one.id">
           {{ toldHold(one.record) }}
           <v-btn size="small" variant="text" data-test="let-go" @click="letGo(one.id, one.revision)">{{
-            t('sittings-view-unpin')
+            t('schedule-view-unpin')
           }}</v-btn>
         </li>
       </ul>
     </section>
     <p v-if="planned?.paces.length" class="quiet paces">
-      {{ t('sittings-view-uses-your-own-pace')
+      {{ t('schedule-view-uses-your-own-pace')
       }}<template v-for="(pace, i) in planned.paces" :key="pace.operation">{{
-        t('sittings-view-times-as-long-as-usual', {
+        t('schedule-view-times-as-long-as-usual', {
           i: i ? '; ' : '',
           operation: pace.operation_label,
           share: pace.share.toFixed(2),
@@ -287,7 +287,7 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
       >.
     </p>
   </template>
-  <HoldDialog v-model="holding" :sittings="agenda?.sessions ?? []" :hold="hold" />
+  <HoldDialog v-model="holding" :sessions="agenda?.sessions ?? []" :hold="hold" />
   <HoursDialog v-model="hours" @kept="refresh" />
 </template>
 
@@ -328,7 +328,7 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
   margin: 0 0 12px;
 }
 
-.sittings,
+.sessions,
 .steps,
 .alone ul,
 .holds ul {
@@ -337,7 +337,7 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
   padding: 0;
 }
 
-.sittings > li {
+.sessions > li {
   display: grid;
   grid-template-columns: 150px minmax(0, 1fr) 210px;
   gap: 0 24px;
@@ -404,11 +404,11 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
 }
 
 @media (max-width: 900px) {
-  .sittings > li {
+  .sessions > li {
     grid-template-columns: minmax(0, 1fr) auto;
   }
 
-  .sittings > li > :nth-child(2) {
+  .sessions > li > :nth-child(2) {
     grid-column: 1 / -1;
     grid-row: 2;
   }

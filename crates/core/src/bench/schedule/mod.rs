@@ -1,7 +1,7 @@
 //! The schedule: which batch is worked on when, so that due days hold, hands stay under their limits, the barrel runs
 //! where it may, and a batch that is begun goes on until something forces it to wait.
 //!
-//! Times are minutes from the moment the plan begins. [`Sittings::plan`] places every step of every batch in the hours
+//! Times are minutes from the moment the plan begins. [`ScheduleRequest::plan`] places every step of every batch in the hours
 //! there are: [`place`](mod@place) places them one after another in the order of their keys, [`search`](mod@search) looks
 //! for keys that cost less, [`help`](mod@help) says what would help where due days do not hold.
 
@@ -13,7 +13,7 @@ pub mod search;
 
 use serde::{Deserialize, Serialize};
 
-use super::{Batch, BatchStanding, Counted, Task};
+use super::{Batch, BatchProgress, Counted, Task};
 use crate::fault::{Fault, Faults, Span};
 use crate::making::Operation;
 use lorimant_text::{Text, text};
@@ -22,7 +22,7 @@ use lorimant_text::{Text, text};
 #[derive(Debug, Clone, Copy, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
-pub struct Stretch {
+pub struct TimeSpan {
     /// It begins.
     pub from_min: f64,
     /// It ends.
@@ -91,14 +91,14 @@ pub struct Pin {
 #[derive(Debug, Clone, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
-pub struct Sittings {
+pub struct ScheduleRequest {
     /// What is to be done.
     pub jobs: Vec<Job>,
-    /// When somebody sits at the bench, one sitting after another.
-    pub sittings: Vec<Stretch>,
-    /// Most minutes of hand work in one sitting.
+    /// When somebody sits at the bench, one session after another.
+    pub sessions: Vec<TimeSpan>,
+    /// Most minutes of hand work in one session.
     pub most_min: f64,
-    /// Most of what hands feel in one sitting, as minutes of bending 20 AWG soft copper.
+    /// Most of what hands feel in one session, as minutes of bending 20 AWG soft copper.
     pub most_effort_min: f64,
     /// A rest after so many minutes of hand work.
     pub rest_every_min: f64,
@@ -106,7 +106,7 @@ pub struct Sittings {
     pub rest_min: f64,
     /// When the barrel must not run.
     #[serde(default)]
-    pub quiet: Vec<Stretch>,
+    pub quiet: Vec<TimeSpan>,
     /// When the load that is in the barrel now is done; nothing where it is empty.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub barrel_busy_to_min: Option<f64>,
@@ -148,8 +148,8 @@ pub struct Placed {
     pub job: usize,
     /// The work, by its place in the job.
     pub work: usize,
-    /// The sitting, by its place.
-    pub sitting: usize,
+    /// The session, by its place.
+    pub session: usize,
     /// Hands begin.
     pub from_min: f64,
     /// Hands are done, rests within left out.
@@ -240,7 +240,7 @@ impl Job {
     ///
     /// ```
     /// use lorimant_core::bench::Batch;
-    /// use lorimant_core::bench::sittings::Job;
+    /// use lorimant_core::bench::schedule::Job;
     /// use lorimant_core::pattern::PatternRequest;
     /// use lorimant_core::piece::Piece;
     /// use lorimant_core::tool::workshop::Workshop;
@@ -248,7 +248,7 @@ impl Job {
     /// let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
     /// let batch = Batch::of("clasps", hook, 12);
     /// let tasks = batch.tasks(&Workshop::default()).unwrap();
-    /// let job = Job::of(&batch, &tasks, &batch.standing(&tasks, &[]), 200.0, None);
+    /// let job = Job::of(&batch, &tasks, &batch.progress(&tasks, &[]), 200.0, None);
     /// let hands: f64 = job.works.iter().map(|work| work.setting_up_min + f64::from(work.n) * work.each_min).sum();
     /// let route: f64 = tasks.iter().map(|task| task.hands_min).sum();
     /// assert!((hands - route).abs() < 1e-9);
@@ -257,15 +257,15 @@ impl Job {
     pub fn of(
         batch: &Batch,
         tasks: &[Task],
-        standing: &BatchStanding,
+        progress: &BatchProgress,
         barrel_g: f64,
         due_min: Option<f64>,
     ) -> Self {
-        let left = tasks.iter().zip(&standing.tasks).filter(|(_, there)| there.left_n > 0);
+        let left = tasks.iter().zip(&progress.tasks).filter(|(_, there)| there.left_n > 0);
         let works = left.map(|(task, there)| {
             let takes = &task.step.takes;
             let barrel = task.step.operation == Operation::Tumble;
-            let mass_g = task.one_g * f64::from(standing.whole_n);
+            let mass_g = task.one_g * f64::from(progress.whole_n);
             let all_loads_n = loads(task.one_g * f64::from(batch.pieces_n()), barrel_g);
             let hands_min = task.hands_min - takes.setting_up_min;
             // What is counted once for all is still done piece by piece, and can be parted between them; what then runs by
@@ -276,7 +276,7 @@ impl Job {
                     let n = loads(hands_min, GO_MIN);
                     (n, n)
                 }
-                Counted::Once => (standing.whole_n.max(1), batch.pieces_n()),
+                Counted::Once => (progress.whole_n.max(1), batch.pieces_n()),
                 _ => (there.left_n, task.n),
             };
             let units_n = f64::from(units_n.max(1));
@@ -298,7 +298,7 @@ impl Job {
         });
         Self {
             name: batch.name.clone(),
-            pieces_n: standing.whole_n,
+            pieces_n: progress.whole_n,
             due_min,
             ready_min: None,
             works: works.collect(),
@@ -317,7 +317,7 @@ fn loads(all: f64, one: f64) -> u32 {
     loads
 }
 
-impl Sittings {
+impl ScheduleRequest {
     /// Checks that time runs forwards and its limits are some.
     ///
     /// # Errors
@@ -327,13 +327,13 @@ impl Sittings {
         let limits = [self.most_min, self.most_effort_min, self.rest_every_min, self.rest_min];
         check_limits(&mut faults, limits);
         let sound =
-            |one: &Stretch| one.from_min.is_finite() && one.to_min > one.from_min && one.to_min.is_finite();
-        for (field, stretches) in [("sittings", &self.sittings), ("quiet", &self.quiet)] {
+            |one: &TimeSpan| one.from_min.is_finite() && one.to_min > one.from_min && one.to_min.is_finite();
+        for (field, stretches) in [("sessions", &self.sessions), ("quiet", &self.quiet)] {
             let mut before = f64::NEG_INFINITY;
             for (i, one) in stretches.iter().enumerate() {
                 if !sound(one) || one.from_min < before {
-                    let said = text!("sittings-session-must-end-after-starts");
-                    faults.add(Fault::new(format!("{field}[{i}]"), said));
+                    let message = text!("schedule-session-must-end-after-starts");
+                    faults.add(Fault::new(format!("{field}[{i}]"), message));
                 }
                 before = one.to_min;
             }
@@ -341,7 +341,7 @@ impl Sittings {
         for (i, job) in self.jobs.iter().enumerate() {
             if job.due_min.is_some_and(|due| !due.is_finite()) {
                 faults
-                    .add(Fault::new(format!("jobs[{i}].due_min"), text!("sittings-enter-date-time-for-due")));
+                    .add(Fault::new(format!("jobs[{i}].due_min"), text!("schedule-enter-date-time-for-due")));
             }
             for (j, work) in job.works.iter().enumerate() {
                 let all = [
@@ -352,33 +352,33 @@ impl Sittings {
                     work.fills,
                 ];
                 if all.iter().any(|value| !value.is_finite() || *value < 0.0) {
-                    let said = text!("sittings-minutes-cannot-be-negative");
-                    faults.add(Fault::new(format!("jobs[{i}].works[{j}]"), said));
+                    let message = text!("schedule-minutes-cannot-be-negative");
+                    faults.add(Fault::new(format!("jobs[{i}].works[{j}]"), message));
                 }
             }
         }
         for (i, pin) in self.pins.iter().enumerate() {
             if self.jobs.get(pin.job).is_none_or(|job| pin.work >= job.works.len()) {
-                faults.add(Fault::new(format!("pins[{i}]"), text!("sittings-there-no-such-work-pin")));
+                faults.add(Fault::new(format!("pins[{i}]"), text!("schedule-there-no-such-work-pin")));
             }
         }
         faults.into_result()
     }
 }
 
-/// Checks the limits of a sitting: minutes of hand work, effort, time between rests, rest.
+/// Checks the limits of a session: minutes of hand work, effort, time between rests, rest.
 fn check_limits(faults: &mut Faults, [most_min, effort_min, every_min, rest_min]: [f64; 4]) {
     const MINUTES: Span = Span {
-        noun: Text::named("sittings-minutes-handwork-in-session"),
+        noun: Text::named("schedule-minutes-handwork-in-session"),
         unit: " min",
         least: 1.0,
         most: 1440.0,
     };
-    const REST: Span = Span { noun: Text::named("sittings-rest"), unit: " min", least: 0.0, most: 240.0 };
+    const REST: Span = Span { noun: Text::named("schedule-rest"), unit: " min", least: 0.0, most: 240.0 };
     const EVERY: Span =
-        Span { noun: Text::named("sittings-time-between-rests"), unit: " min", least: 5.0, most: 1440.0 };
+        Span { noun: Text::named("schedule-time-between-rests"), unit: " min", least: 5.0, most: 1440.0 };
     const EFFORT: Span =
-        Span { noun: Text::named("sittings-effort-session"), unit: " min", least: 1.0, most: 100_000.0 };
+        Span { noun: Text::named("schedule-effort-session"), unit: " min", least: 1.0, most: 100_000.0 };
     faults.keep(MINUTES.check("most_min", most_min));
     faults.keep(EFFORT.check("most_effort_min", effort_min));
     faults.keep(EVERY.check("rest_every_min", every_min));
