@@ -294,7 +294,7 @@ fn what_opens_a_hook_follows_the_formula() {
     let nothing_owned = Workshop::default();
     let finished = request.finished(&nothing_owned).unwrap();
     let (formed, gives) = (&finished.formed, finished.gives.unwrap());
-    let (bend, newtons) = (gives.segment, gives.load_n());
+    let (bend, newtons) = (gives.segment, gives.collapse_n());
     assert_eq!(formed.design.segments[bend].what, "bend");
     // Bent tighter than what is left: the radius on the tool is what hardened it.
     let (d, radius) = (1.291_f64, (5.0 + 1.291) / 2.0);
@@ -312,7 +312,7 @@ fn what_opens_a_hook_follows_the_formula() {
     let two = doubled.finished(&nothing_owned).unwrap();
     let gives = two.gives.unwrap();
     let one = gives.stress_mpa * gives.modulus_mm3 / gives.arm_mm;
-    assert!((gives.load_n() - 2.0 * one).abs() < 1e-9, "{} for twice {one}", gives.load_n());
+    assert!((gives.collapse_n() - 2.0 * one).abs() < 1e-9, "{} for twice {one}", gives.collapse_n());
 }
 
 /// Hammering keeps the volume: a paddle's wire is its length over (h/t)^0.3.

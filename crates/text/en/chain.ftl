@@ -93,7 +93,8 @@ chain-figures-practised-hand-until-your-own = A practised hand, until your own t
 chain-figures-people-differ-by-half-as = People differ by half as much again.
 chain-figures-starts-open-at-about = starts to open at about
 chain-figures-pull-at-which-gap-first = Pull at which a gap first stays open a little. Unsoldered rings give way by opening.
-chain-figures-0-6-strands-mp-r = 0.6 · strands · Mp/R
+chain-figures-strands-times-one-ring = strands · what one ring starts to open at
+chain-figures-clasps-own = what its clasp starts to open at
 chain-figures-rings-side-by-side-share = Rings side by side share the load evenly; in a kinked chain they don't.
 chain-figures-40-estimate-not-rating = ± 40 %. An estimate, not a rating.
 

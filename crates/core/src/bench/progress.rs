@@ -232,8 +232,12 @@ impl Batch {
             EventKind::Started if task.step.takes.unattended_min <= 0.0 => {
                 Err(Fault::new("kind", text!("batch-progress-nothing-runs-on-its-own")))
             }
-            EventKind::Started if now.started_at.is_some() => too_many(0, text!("batch-progress-already-running")),
-            EventKind::Started if now.ready_n == 0 => too_many(0, text!("batch-progress-step-before-not-done-yet")),
+            EventKind::Started if now.started_at.is_some() => {
+                too_many(0, text!("batch-progress-already-running"))
+            }
+            EventKind::Started if now.ready_n == 0 => {
+                too_many(0, text!("batch-progress-step-before-not-done-yet"))
+            }
             EventKind::Done | EventKind::Scrapped | EventKind::Started => Ok(()),
         }
     }
@@ -244,7 +248,10 @@ impl Batch {
             return Err(Fault::new("kind", text!("batch-progress-no-turns-counted-at-this")));
         }
         if now.left_n == 0 {
-            return Err(Fault::new("kind", text!("batch-progress-everything-done-at", named = task.step.named)));
+            return Err(Fault::new(
+                "kind",
+                text!("batch-progress-everything-done-at", named = task.step.named),
+            ));
         }
         if n > MOST_TURNS {
             let message = text!("batch-progress-turns-too-many-for-one", n, MOST_TURNS);

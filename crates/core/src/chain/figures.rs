@@ -2,7 +2,6 @@
 
 use super::{ChainPlan, ChainRequest, Suits};
 use crate::figure::{Figure, Level, Question, figure};
-use crate::making::holds::FIRST_SET;
 use crate::wire::strength::weight_that_pulls;
 use crate::words::length::{LengthUnit, caliper, long_length, shown};
 use crate::words::scale::of_wire;
@@ -247,13 +246,18 @@ impl ChainPlan {
     fn will_it_hold(&self) -> Figure {
         let first = self.clasp_opens_n.map_or(self.rings_open_n, |clasp| clasp.min(self.rings_open_n));
         let (weight, unit) = weight_that_pulls(first);
+        let (formula, numbers) = match self.clasp_opens_n.filter(|clasp| *clasp < self.rings_open_n) {
+            Some(clasp) => (text!("chain-figures-clasps-own"), num(clasp, 2).comes_to(2, "N")),
+            None => (
+                text!("chain-figures-strands-times-one-ring"),
+                (count(self.strands_n) * num(self.rings_open_n / f64::from(self.strands_n), 3))
+                    .comes_to(2, "N"),
+            ),
+        };
         figure("opens-at", Question::WillItHold, text!("chain-figures-starts-open-at-about"), weight, unit)
             .more(self.opens_first.clone())
             .says(text!("chain-figures-pull-at-which-gap-first"))
-            .formula(
-                text!("chain-figures-0-6-strands-mp-r"),
-                (num(FIRST_SET, 1) * count(self.strands_n) * num(self.one_ring_opens_n, 3)).comes_to(2, "N"),
-            )
+            .formula(formula, numbers)
             .assumes(
                 text!("chain-figures-rings-side-by-side-share"),
                 text!("chain-figures-40-estimate-not-rating"),

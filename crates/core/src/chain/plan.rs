@@ -74,11 +74,9 @@ pub struct ChainPlan {
     pub coils_n: u32,
     /// The fewest rings that must open before it parts.
     pub strands_n: u32,
-    /// Load at which one of its rings comes off, N. An estimate.
-    pub one_ring_opens_n: f64,
-    /// Load at which its rings open, N: as many as must, sharing it. An estimate.
+    /// Load at which its rings start to open, N: as many as must, sharing it. An estimate.
     pub rings_open_n: f64,
-    /// Load at which its clasp opens, N; none where it has none, or one that is shut for good. An estimate.
+    /// Load at which its clasp starts to open, N; none where it has none, or one that is shut for good. An estimate.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub clasp_opens_n: Option<f64>,
     /// What opens it first, in a sentence.
@@ -140,7 +138,6 @@ pub fn counted(weave: &Weave, taut: &Taut, length_mm: f64, across_n: u32) -> Res
 impl ChainPlan {
     /// Puts in what its rings and its clasp hold, and which gives first.
     pub(super) fn holds(&mut self, rings: Holds, clasp: Option<Holds>, has_clasp: bool) {
-        self.one_ring_opens_n = rings.pulls_open_n / f64::from(self.strands_n);
         self.rings_open_n = rings.first_set_n;
         self.clasp_opens_n = clasp.filter(|holds| !holds.closed).map(|holds| holds.first_set_n);
         self.opens_first = opens_first(self.rings_open_n, self.strands_n, self.clasp_opens_n, has_clasp);
@@ -282,7 +279,6 @@ impl ChainRequest {
             coils_n: planned.coils_n + second.as_ref().map_or(0, |(_, plan)| plan.coils_n),
             strands_n,
             ring_inside_mm: sizes[0].inside_mm,
-            one_ring_opens_n: 0.0,
             rings_open_n: 0.0,
             clasp_opens_n: None,
             opens_first: String::new(),

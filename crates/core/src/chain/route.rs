@@ -58,9 +58,8 @@ impl ChainRequest {
         let second = second.transpose().map_err(|faults: Faults| faults.within("second_ring"))?;
         // A place gives where its weaker rings do, as many as share the load there.
         let all = [rings.holds, second.as_ref().and_then(|(finished, _)| finished.holds)];
-        let weakest_n =
-            all.into_iter().flatten().map(|holds| holds.pulls_open_n).fold(f64::INFINITY, f64::min);
-        let holds = Holds::of(weakest_n * f64::from(plan.strands_n), false);
+        let weakest = all.into_iter().flatten().min_by(|a, b| a.pulls_open_n.total_cmp(&b.pulls_open_n));
+        let holds = weakest.map_or(Holds::default(), |holds| holds.times(f64::from(plan.strands_n)));
         let clasp = self.clasp.as_ref().and_then(|clasp| clasp.finished(workshop).ok()?.holds());
         plan.holds(holds, clasp, self.clasp.is_some());
         let second = second.map(|(finished, request)| (request, finished.plan));

@@ -2,14 +2,15 @@
 
 use serde::Serialize;
 
+use crate::wire::opening::Opening;
 use crate::wire::strength::load_told;
 use lorimant_text::text;
 
 /// What a finished piece holds, pulled across. Estimates of plastic bending, ± 40 %, not a rating.
-#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
+#[derive(Debug, Clone, Copy, PartialEq, Default, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct Holds {
-    /// Load at which a tenth of a millimetre stays open, N: about 0.6 of the collapse.
+    /// Load at which a tenth of a millimetre stays open, N.
     pub first_set_n: f64,
     /// Load at which it comes off: it opens by its neighbour's wire. Of a closed piece, at which it is pulled out of shape.
     pub pulls_open_n: f64,
@@ -17,24 +18,59 @@ pub struct Holds {
     pub closed: bool,
 }
 
-/// Share of the collapse load at which a bend first stays open a little.
-pub(crate) const FIRST_SET: f64 = 0.6;
+/// How far off what it holds may be, as a share: 15 % from the metal, the rest from tools and the place of the gap.
+const SPREAD: f64 = 0.4;
+/// Share of the collapse load at which a piece closed for good first stays drawn long a little. An estimate.
+const CLOSED_FIRST_SET: f64 = 0.6;
 
 impl Holds {
-    /// Of a collapse load, N.
+    /// Of a piece that opens: of its collapse load, N, and what of that opens it.
+    ///
+    /// ```
+    /// use lorimant_core::making::holds::Holds;
+    /// use lorimant_core::wire::opening::Opening;
+    ///
+    /// let holds = Holds::open(10.0, Opening { first_set: 0.8, pulls_open: 1.1 });
+    /// assert_eq!((holds.first_set_n, holds.pulls_open_n), (8.0, 11.0));
+    /// ```
+    #[must_use]
+    pub fn open(collapse_n: f64, opening: Opening) -> Self {
+        let Opening { first_set, pulls_open } = opening;
+        Self { first_set_n: first_set * collapse_n, pulls_open_n: pulls_open * collapse_n, closed: false }
+    }
+
+    /// Of a piece that is closed for good: of its collapse load, N.
     ///
     /// ```
     /// use lorimant_core::making::holds::Holds;
     ///
-    /// let open = Holds::of(10.0, false);
-    /// assert!(open.first_set_n < open.pulls_open_n);
+    /// let ring = Holds::closed(10.0);
+    /// assert!(ring.first_set_n < ring.pulls_open_n);
     /// ```
     #[must_use]
-    pub fn of(collapse_n: f64, closed: bool) -> Self {
-        Self { first_set_n: FIRST_SET * collapse_n, pulls_open_n: collapse_n, closed }
+    pub fn closed(collapse_n: f64) -> Self {
+        Self { first_set_n: CLOSED_FIRST_SET * collapse_n, pulls_open_n: collapse_n, closed: true }
     }
 
-    /// In words: `first set at 4.1 N (418 g), comes off at 6.8 N (693 g)`.
+    /// What it bears for sure before it starts to open, N: the lower end of the ±.
+    #[must_use]
+    pub fn surely_n(&self) -> f64 {
+        (1.0 - SPREAD) * self.first_set_n
+    }
+
+    /// What it may hold before it comes off, N: the upper end of the ±.
+    #[must_use]
+    pub fn at_most_n(&self) -> f64 {
+        (1.0 + SPREAD) * self.pulls_open_n
+    }
+
+    /// Of several alike that share a load.
+    #[must_use]
+    pub fn times(self, strands: f64) -> Self {
+        Self { first_set_n: strands * self.first_set_n, pulls_open_n: strands * self.pulls_open_n, ..self }
+    }
+
+    /// In words: `starts to open at about 420 g, pulls open at about 690 g`.
     #[must_use]
     pub fn told(&self) -> String {
         let (first, last) = (load_told(self.first_set_n), load_told(self.pulls_open_n));

@@ -2,7 +2,9 @@
 
 use serde::Serialize;
 
+use super::holds::Holds;
 use crate::figure::{Figure, Level, Question, figure};
+use crate::wire::strength::weight_that_pulls;
 use crate::words::{capital, words};
 use crate::working::Numbers;
 use lorimant_text::text;
@@ -29,11 +31,20 @@ pub struct RequiredLoad {
     pub wear: Wear,
     /// What it ought to bear before it first stays open a little, N.
     pub least_n: f64,
+    /// What it ought to have opened at, N, where something else would give first.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub most_n: Option<f64>,
     /// Why so much.
     pub why: &'static str,
-    /// Whether it does, by what it holds.
+    /// Whether it does, by the lower end of what it holds.
     pub bears: bool,
+    /// Whether it may hold longer than it ought to, by the upper end of what it holds.
+    pub too_strong: bool,
 }
+
+/// An earring that catches should open before it hurts an ear: N, about two and a half kilograms. An estimate of ours, well
+/// below what ear lobes are thought to bear; there is no safe number.
+const EAR_MOST_N: f64 = 25.0;
 
 impl Wear {
     /// What clasps, links and rings between them may be worn as.
@@ -50,27 +61,43 @@ impl Wear {
         }
     }
 
-    /// The same of a piece that first stays open at a load, N.
+    /// The same of a piece that holds so much. The whole ± of that has to lie on the right side.
     ///
     /// ```
+    /// use lorimant_core::making::holds::Holds;
     /// use lorimant_core::making::wear::Wear;
     ///
-    /// assert!(Wear::LightNecklace.ought(5.0).bears);
-    /// assert!(!Wear::Bracelet.ought(5.0).bears);
+    /// let holds = Holds { first_set_n: 6.0, pulls_open_n: 8.0, closed: false };
+    /// assert!(Wear::LightNecklace.ought(holds).bears);
+    /// // It starts to open at 6 N ± 40 %, so that 4 N may be too much.
+    /// assert!(!Wear::Bracelet.ought(holds).bears);
+    /// // An ear must not be what gives.
+    /// let strong = Holds { pulls_open_n: 40.0, ..holds };
+    /// assert!(Wear::Ear.ought(strong).too_strong && !Wear::LightNecklace.ought(strong).too_strong);
     /// ```
     #[must_use]
-    pub fn ought(self, first_set_n: f64) -> RequiredLoad {
+    pub fn ought(self, holds: Holds) -> RequiredLoad {
         let (least_n, why) = self.least_n();
-        RequiredLoad { wear: self, least_n, why, bears: first_set_n >= least_n }
+        let most_n = (self == Self::Ear).then_some(EAR_MOST_N);
+        RequiredLoad {
+            wear: self,
+            least_n,
+            most_n,
+            why,
+            bears: holds.surely_n() >= least_n,
+            too_strong: most_n.is_some_and(|most| holds.at_most_n() > most),
+        }
     }
 }
 
 /// The most demanding way it may be worn: `light necklace`; `practice` where it bears none.
 ///
 /// ```
+/// use lorimant_core::making::holds::Holds;
 /// use lorimant_core::making::wear::{Wear, fit_for};
 ///
-/// let ought: Vec<_> = Wear::AROUND.iter().map(|wear| wear.ought(5.0)).collect();
+/// let holds = Holds { first_set_n: 6.0, pulls_open_n: 8.0, closed: false };
+/// let ought: Vec<_> = Wear::AROUND.iter().map(|wear| wear.ought(holds)).collect();
 /// assert_eq!(fit_for(&ought), "light necklace");
 /// ```
 #[must_use]
@@ -79,28 +106,28 @@ pub fn fit_for(ought: &[RequiredLoad]) -> &'static str {
     bears.map_or("practice", |one| one.wear.shown().trim_start_matches("a "))
 }
 
-/// What a piece that first stays open at a load is fit for; none where nothing pulls at it.
-pub(crate) fn ought_to_bear(worn: &[Wear], first_set_n: f64) -> Option<Figure> {
-    let ought: Vec<RequiredLoad> = worn.iter().map(|wear| wear.ought(first_set_n)).collect();
+/// What a piece that holds so much is fit for; none where nothing pulls at it.
+pub(crate) fn ought_to_bear(worn: &[Wear], holds: Holds) -> Option<Figure> {
+    let ought: Vec<RequiredLoad> = worn.iter().map(|wear| wear.ought(holds)).collect();
     let why: Vec<String> = ought
         .iter()
         .map(|one| format!("{}: {:.0} N. {}", capital(one.wear.shown()), one.least_n, one.why))
         .collect();
     let first = ought.first()?;
-    let mut fit = figure(
-        "required",
-        Question::WillItHold,
-        text!("wear-strong-enough-for"),
-        fit_for(&ought).to_owned(),
-        "",
-    )
-    .says(text!("wear-what-should-hold-before-starts"))
-    .formula(text!("wear-starts-open-against-what-worn"), Numbers::told(why.join(" ")))
-    .assumes(
-        text!("wear-jerk-pulls-with-ten-times"),
-        text!("wear-as-uncertain-as-strength-itself"),
-        text!("wear-trade-experience"),
-    );
-    fit.level = (!first.bears).then_some(Level::Watch);
+    let (label, value, unit) = if ought.iter().any(|one| one.too_strong) {
+        let (weight, unit) = weight_that_pulls(holds.pulls_open_n);
+        (text!("wear-too-strong-for-ear"), weight, unit)
+    } else {
+        (text!("wear-strong-enough-for"), fit_for(&ought).to_owned(), "")
+    };
+    let mut fit = figure("required", Question::WillItHold, label, value, unit)
+        .says(text!("wear-what-should-hold-before-starts"))
+        .formula(text!("wear-starts-open-against-what-worn"), Numbers::told(why.join(" ")))
+        .assumes(
+            text!("wear-jerk-pulls-with-ten-times"),
+            text!("wear-as-uncertain-as-strength-itself"),
+            text!("wear-trade-experience"),
+        );
+    fit.level = (!first.bears || first.too_strong).then_some(Level::Watch);
     Some(fit)
 }

@@ -5,6 +5,7 @@ use super::finished::{FinishedFinding, Gives};
 use super::form::FormedPiece;
 use crate::figure::{Figure, Level, Question, figure};
 use crate::making::Step;
+use crate::making::holds::Holds;
 use crate::making::wear::ought_to_bear;
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, load_told, strain_left_after, weight_that_pulls};
 use crate::words::length::{
@@ -186,7 +187,7 @@ impl FinishedFinding<'_> {
         if let Some(gives) = self.gives {
             figures.push(self.load(&gives));
             let kind = self.formed.request.kind.0;
-            figures.extend(ought_to_bear(kind.wears(), gives.holds().first_set_n));
+            figures.extend(ought_to_bear(kind.wears(), gives.holds()));
         }
         figures.extend(self.strained_most());
         figures.push(self.hardest());
@@ -213,8 +214,8 @@ impl FinishedFinding<'_> {
     }
 
     fn load(&self, gives: &Gives) -> Figure {
-        let Gives { segment, stress_mpa, modulus_mm3, strands, arm_mm, hinges, closed } = *gives;
-        let (newtons, first) = (gives.load_n(), gives.holds().first_set_n);
+        let Gives { segment, stress_mpa, modulus_mm3, strands, arm_mm, hinges, opening } = *gives;
+        let Holds { pulls_open_n: newtons, first_set_n: first, closed } = gives.holds();
         let (weight, unit) = weight_that_pulls(newtons);
         let (verb, more) = if closed {
             (text!("pattern-figures-pulls-out-shape-at-about"), format!("{newtons:.1} N"))
@@ -227,6 +228,9 @@ impl FinishedFinding<'_> {
         let formula = if hinges > 1.0 { "F = 4·σ·Z / R" } else { text!("pattern-figures-f-z-arm") };
         let mut load =
             num(stress_mpa, 1).unit("MPa") * num(modulus_mm3, 4).unit("mm³") / num(arm_mm, 3).unit("mm");
+        if let Some(opening) = opening {
+            load = num(opening.pulls_open, 3) * load;
+        }
         for times in [strands, hinges].into_iter().filter(|times| *times > 1.0) {
             load = plain(times) * load;
         }

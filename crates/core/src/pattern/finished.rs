@@ -10,9 +10,11 @@ use crate::making::holds::Holds;
 use crate::making::workpiece::Stretch;
 use crate::making::{Changes, Made, Workpiece};
 use crate::shape::Course;
+use crate::tool::outline::Outline;
 use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
 use crate::wire::metal::Temper;
+use crate::wire::opening::{Formed, Opening};
 
 /// A finished finding, and how it came to be.
 pub struct FinishedFinding<'a> {
@@ -45,21 +47,22 @@ pub struct Gives {
     pub arm_mm: f64,
     /// Number of hinges that must yield: one opens it, four draw a closed loop long.
     pub hinges: f64,
-    /// Whether it is closed for good.
-    pub closed: bool,
+    /// What of that load opens it; nothing where it is closed for good.
+    pub opening: Option<Opening>,
 }
 
 impl Gives {
-    /// Load it gives at, N: `hinges · σ · Z / arm`.
+    /// Plastic collapse, N: `hinges · σ · Z / arm`.
     #[must_use]
-    pub fn load_n(&self) -> f64 {
+    pub fn collapse_n(&self) -> f64 {
         self.hinges * self.strands * self.stress_mpa * self.modulus_mm3 / self.arm_mm
     }
 
     /// What it holds.
     #[must_use]
     pub fn holds(&self) -> Holds {
-        Holds::of(self.load_n(), self.closed)
+        let collapse_n = self.collapse_n();
+        self.opening.map_or(Holds::closed(collapse_n), |opening| Holds::open(collapse_n, opening))
     }
 }
 
@@ -143,24 +146,35 @@ impl FormedPiece<'_> {
     /// Where it gives first after everything that was done to it, as hard and as thick as it is now; none where nothing
     /// of it bears.
     ///
-    /// Open, what gives first by the line of pull: `σ·Z/arm`. Closed for good, wrapped, fused or soldered, its loops
-    /// are drawn long by four hinges: `4·σ·Z/R`.
+    /// Open, what gives first by the line of pull is where `σ·Z/arm` is least; how much of that opens it, [`Formed::opening`]
+    /// says. Closed for good, wrapped, fused or soldered, its loops are drawn long by four hinges: `4·σ·Z/R`.
     fn gives(&self, workpiece: &Workpiece, spans: &[(f64, f64)]) -> Option<Gives> {
-        let at = |segment: usize, arm_mm: f64, hinges: f64| {
+        let profile = self.design.profile;
+        // How hard it is there, and the radius it is bent to: of an oval, at its side.
+        let state = |segment: usize| {
             let there = workpiece.stretch_at(*spans.get(segment)?)?;
-            let oval = matches!(self.design.segments.get(segment)?.course, Course::Oval { .. });
-            let strain = there.strain - if oval { workpiece.softer_at_side } else { 0.0 };
+            Some(match self.design.segments.get(segment)?.course {
+                Course::Oval { long_mm, short_mm } => {
+                    let side = Outline::Oval { long: long_mm, short: short_mm }.side_radius()?;
+                    (there, there.strain - workpiece.softer_at_side, Some(side + profile.centroid_mm()))
+                }
+                _ => (there, there.strain, self.radius_mm(segment)),
+            })
+        };
+        let at = |segment: usize, arm_mm: f64, hinges: f64| {
+            let (there, strain, _) = state(segment)?;
             Some(Gives {
                 segment,
                 stress_mpa: Bending::after(&self.request.wire, strain).flow.flow_stress(0.0),
-                modulus_mm3: self.design.profile.hammered_modulus_mm3(there.thickness_mm),
+                modulus_mm3: profile.hammered_modulus_mm3(there.thickness_mm),
                 strands: self.design.strands,
                 arm_mm,
                 hinges,
-                closed: hinges > 1.0,
+                opening: None,
             })
         };
-        let least = |all: Vec<Gives>| all.into_iter().min_by(|a, b| a.load_n().total_cmp(&b.load_n()));
+        let least =
+            |all: Vec<Gives>| all.into_iter().min_by(|a, b| a.collapse_n().total_cmp(&b.collapse_n()));
         let opens = |hinges: f64| {
             least(self.arms().iter().filter_map(|(segment, arm)| at(*segment, *arm, hinges)).collect())
         };
@@ -180,7 +194,13 @@ impl FormedPiece<'_> {
             // A ring of several corners is drawn long as a round one would be.
             return drawn(closing).or_else(|| opens(4.0));
         }
-        opens(1.0).or_else(|| drawn(self.design.wrapped.clone()))
+        let opened = opens(1.0).and_then(|gives| {
+            let (there, strain, radius_mm) = state(gives.segment)?;
+            let formed = Formed::of(&self.request.wire, strain, radius_mm, there.thickness_mm);
+            let opening = formed.opening(gives.arm_mm, gives.stress_mpa * gives.modulus_mm3);
+            Some(Gives { opening: Some(opening), ..gives })
+        });
+        opened.or_else(|| drawn(self.design.wrapped.clone()))
     }
 }
 

@@ -59,14 +59,14 @@ pub struct Totals {
 }
 
 impl Piece {
-    /// What it ought to bear where it may be worn, where it first stays open at a load, N.
+    /// What it ought to bear where it may be worn, and whether it does, holding so much.
     #[must_use]
-    pub fn ought(&self, first_set_n: f64) -> Vec<RequiredLoad> {
+    pub fn ought(&self, holds: Holds) -> Vec<RequiredLoad> {
         let worn: &[Wear] = match self {
             Self::Finding(request) => request.kind.0.wears(),
             Self::Rings(_) | Self::Chain(_) => &Wear::AROUND,
         };
-        worn.iter().map(|wear| wear.ought(first_set_n)).collect()
+        worn.iter().map(|wear| wear.ought(holds)).collect()
     }
 
     /// The methods it is made by where none are named: the workshop's, but for what its plan says itself.
@@ -135,7 +135,7 @@ impl Piece {
             unattended_min,
             effort: most(|step| step.takes.effort),
             strain_used: most(|step| step.numbers.strain_used.unwrap_or(0.0)),
-            required: holds.map_or(vec![], |holds| self.ought(holds.first_set_n)),
+            required: holds.map_or(vec![], |holds| self.ought(holds)),
             holds,
             workpiece,
         }

@@ -3,7 +3,6 @@
 use super::{FinishedRings, RingPlan, RingRequest};
 use crate::figure::{Figure, Level, Question, figure};
 use crate::making::Step;
-use crate::making::holds::Holds;
 use crate::making::wear::{Wear, ought_to_bear};
 use crate::tool::cutting::Method;
 use crate::tool::hand::HandSpread;
@@ -387,8 +386,12 @@ impl FinishedRings {
         let modulus = request.wire.profile().hammered_modulus_mm3(stretch.map_or(0.0, |s| s.thickness_mm));
         let to_middle = stretch.map_or(0.0, |stretch| request.in_its_plane(stretch).1);
         let arm = self.plan.ring_inside_short_mm / 2.0 + to_middle;
-        let load = num(flow, 1) * num(modulus, 4) / num(arm, 3);
-        let first = Holds::of(force, closed).first_set_n;
+        let mut load = num(flow, 1) * num(modulus, 4) / num(arm, 3);
+        let opening = last.and_then(|last| request.gives(last)?.1);
+        if let Some(opening) = opening {
+            load = num(opening.pulls_open, 3) * load;
+        }
+        let first = self.holds.map_or(0.0, |holds| holds.first_set_n);
         let (weight, unit) = weight_that_pulls(force);
         let hold = figure(
             "opening-force",
@@ -418,7 +421,7 @@ impl FinishedRings {
             text!("ring-figures-40-15-from-metal-rest"),
             VOCE.as_str(),
         );
-        let fit = ought_to_bear(&Wear::AROUND, first);
+        let fit = self.holds.and_then(|holds| ought_to_bear(&Wear::AROUND, holds));
         let used = self.plan.strain_used;
         let hardest = self.made.steps.iter().max_by(|a, b| {
             let share = |step: &Step| step.numbers.strain_used.unwrap_or(0.0);

@@ -17,6 +17,7 @@ use crate::tool::method::{Hardening, Joint, Methods};
 use crate::tool::outline::Outline;
 use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
+use crate::wire::opening::{Formed, Opening};
 use crate::words::length::{caliper, thickness};
 use crate::words::sentence::Choice;
 use lorimant_text::{fixed, text};
@@ -221,16 +222,27 @@ impl RingRequest {
 
     /// What one ring holds after everything that was done to it: the flow stress of its strain now, its section now.
     ///
-    /// Open, one hinge opposite the gap: `Mp/R`. Joined, four hinges: `4·Mp/R`.
+    /// Open, one hinge opposite the gap: what of `Mp/R` [`Formed::opening`] says. Joined, four hinges: `4·Mp/R`.
     pub fn holds(&self, workpiece: &Workpiece) -> Option<Holds> {
+        let (collapse_n, opening) = self.gives(workpiece)?;
+        Some(opening.map_or(Holds::closed(collapse_n), |opening| Holds::open(collapse_n, opening)))
+    }
+
+    /// Its plastic collapse, N, and what of that opens it; nothing where it is joined.
+    pub(super) fn gives(&self, workpiece: &Workpiece) -> Option<(f64, Option<Opening>)> {
         let (stretch, inside) = (workpiece.stretches.first()?, workpiece.inside_mm?);
         let strain = stretch.strain - workpiece.softer_at_side;
         let flow = Bending::after(&self.wire, strain).flow.flow_stress(0.0);
         let moment = flow * self.wire.profile().hammered_modulus_mm3(stretch.thickness_mm);
         let short = workpiece.outline.map_or(inside, Outline::short_across);
         let radius = short / 2.0 + self.in_its_plane(stretch).1;
-        let closed = workpiece.joined.is_some();
-        Some(Holds::of(if closed { 4.0 } else { 1.0 } * moment / radius, closed))
+        if workpiece.joined.is_some() {
+            return Some((4.0 * moment / radius, None));
+        }
+        let outline = workpiece.outline.unwrap_or(Outline::Round { diameter: inside });
+        let side_mm = outline.side_radius().map(|side| side + self.in_its_plane(stretch).1);
+        let formed = Formed::of(&self.wire, strain, side_mm, stretch.thickness_mm);
+        Some((moment / radius, Some(formed.opening(radius, moment))))
     }
 
     /// How wide its wire is in the plane of the ring, and how far its middle lies from the inside, mm.

@@ -124,10 +124,33 @@ impl FlowCurve {
         }
         stress
     }
+
+    /// Stress of a fibre that was stretched to `formed` ≥ 0 and then stretched back by `back` ≥ 0: along the modulus until it
+    /// flows the other way at as much as it had hardened to, then on along the same curve (isotropic hardening).
+    ///
+    /// ```
+    /// use lorimant_core::wire::bending::FlowCurve;
+    /// use lorimant_core::wire::metal::Metal;
+    ///
+    /// let flow = FlowCurve::new(Metal::Copper.figures(), 0.0);
+    /// let formed = flow.stress(0.1);
+    /// assert_eq!(flow.bent_back(0.1, 0.0), formed);
+    /// // Twice its elastic strain back it flows the other way, as hard as it was left.
+    /// assert!((flow.bent_back(0.1, 2.0 * formed / flow.modulus) + formed).abs() < 1e-3);
+    /// ```
+    pub fn bent_back(&self, formed: f64, back: f64) -> f64 {
+        let stress = self.stress(formed);
+        let plastic = (formed - stress / self.modulus).max(0.0);
+        let other_way = back - stress / self.modulus;
+        if other_way <= 0.0 {
+            return stress - self.modulus * back;
+        }
+        -Self { prior_strain: self.prior_strain + plastic, ..*self }.stress(other_way)
+    }
 }
 
 /// A stretch of wire being bent.
-#[derive(Debug, Clone, Copy)]
+#[derive(Debug, Clone, Copy, PartialEq)]
 pub struct Bending {
     /// The wire's section.
     pub profile: Profile,

@@ -3,6 +3,7 @@
 pub mod bending;
 pub mod lot;
 pub mod metal;
+pub mod opening;
 pub mod section;
 pub mod strength;
 pub mod surface;

@@ -162,6 +162,21 @@ impl Profile {
         self.plastic_modulus_mm3() * (e * (2.0 * WIDTH_SHARE - 1.0)).exp()
     }
 
+    /// How many times wider it is in its plane when it is hammered to a thickness across it.
+    ///
+    /// ```
+    /// use lorimant_core::wire::section::{Profile, Section};
+    ///
+    /// let wire = Profile { section: Section::Round, size_mm: 1.0 };
+    /// // No metal is made: as thick · as wide · as long is 1, and what is not width is length.
+    /// assert!((0.6 * wire.widened(0.6) * (1.0_f64 / 0.6).powf(0.3) - 1.0).abs() < 1e-12);
+    /// assert_eq!(wire.widened(1.0), 1.0);
+    /// ```
+    #[must_use]
+    pub fn widened(self, thickness_mm: f64) -> f64 {
+        (self.thickness_mm() / thickness_mm).max(1.0).powf(WIDTH_SHARE)
+    }
+
     /// What it becomes when it is hammered to a thickness, as far as bending the flat way goes: the same shape, as thick as
     /// that. Springback and strain do not depend on how wide it is.
     ///
@@ -174,6 +189,52 @@ impl Profile {
     #[must_use]
     pub fn hammered(self, thickness_mm: f64) -> Self {
         Self { size_mm: self.size_mm * (thickness_mm / self.thickness_mm()).min(1.0), ..self }
+    }
+
+    /// Slices of the section: how far each lies from the centroid axis, mm, and its area, mm².
+    ///
+    /// ```
+    /// use lorimant_core::wire::section::{Profile, Section};
+    ///
+    /// let wire = Profile { section: Section::Round, size_mm: 1.0 };
+    /// let area: f64 = wire.fibres().iter().map(|(_, area)| area).sum();
+    /// let moment: f64 = wire.fibres().iter().map(|(height, area)| height * height * area).sum();
+    /// assert!((area / wire.area_mm2() - 1.0).abs() < 0.01);
+    /// assert!((moment / wire.second_moment_mm4() - 1.0).abs() < 0.01);
+    /// ```
+    #[must_use]
+    pub fn fibres(self) -> Vec<(f64, f64)> {
+        /// Slices on each side of the axis.
+        const N: u32 = 16;
+        let s = self.size_mm;
+        let slices = |from: f64, to: f64, width: &dyn Fn(f64) -> f64, sides: f64| -> Vec<(f64, f64)> {
+            let deep = (to - from) / f64::from(N);
+            (0..N)
+                .map(|i| {
+                    let at = from + (f64::from(i) + 0.5) * deep;
+                    (at, sides * width(at) * deep)
+                })
+                .collect()
+        };
+        match self.section {
+            Section::Round => {
+                // Even steps of the angle: thin slices where the section ends and bending works it most.
+                let step = PI / 2.0 / f64::from(N);
+                let slice = |i: u32| {
+                    let (sin, cos) = ((f64::from(i) + 0.5) * step).sin_cos();
+                    (s / 2.0 * sin, s * s * cos * cos * step)
+                };
+                (0..N).map(slice).collect()
+            }
+            Section::Square => slices(0.0, s / 2.0, &|_| s, 2.0),
+            Section::HalfRound => {
+                let (r, c) = (s / 2.0, self.centroid_mm());
+                let width = |y: f64| 2.0 * (r * r - (c + y).powi(2)).max(0.0).sqrt();
+                let mut all = slices(0.0, r - c, &width, 1.0);
+                all.extend(slices(0.0, c, &|y| width(-y), 1.0));
+                all
+            }
+        }
     }
 
     /// Mean distance of the section's metal from its centroid axis, mm.

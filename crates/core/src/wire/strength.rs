@@ -118,39 +118,28 @@ pub fn strain_left_after(metal: Metal, spent: f64) -> f64 {
     (metal.figures().fracture_strain - spent).max(LEAST_LEFT)
 }
 
-/// Load that opens a piece at one place, N: the plastic moment there over the arm of the pull, `F = σ·Z/arm`.
+/// Plastic collapse at one place of a piece, N: the plastic moment there over the arm of the pull, `F = σ·Z/arm`.
 ///
 /// `wound_mm` is the centroid radius the place was bent to on the tool, which hardened it by the mean of
-/// `|y|/R`; none where it stayed straight. `extra` is strain put in all over afterwards. An estimate of plastic
-/// collapse for the piece as bent, not a rating. Rings and findings both ask here.
+/// `|y|/R`; none where it stayed straight. `extra` is strain put in all over afterwards. What of that opens the piece says
+/// [`Formed::opening`](crate::wire::opening::Formed::opening).
 ///
 /// ```
 /// use lorimant_core::wire::Wire;
 /// use lorimant_core::wire::metal::{Metal, Temper};
 /// use lorimant_core::wire::bending::Bending;
-/// use lorimant_core::wire::strength::opening_force_n;
+/// use lorimant_core::wire::strength::collapse_n;
 ///
 /// let bending = Bending::of(&Wire::round(Metal::Copper, 1.0, Temper::Soft));
 /// // The plastic moment over its arm: an arm twice as long opens at half the pull.
-/// let pull = |arm_mm| opening_force_n(&bending, arm_mm, None, 0.0);
+/// let pull = |arm_mm| collapse_n(&bending, arm_mm, None, 0.0);
 /// assert!((pull(3.0) / pull(6.0) - 2.0).abs() < 1e-12);
 /// // What forming hardened holds more.
-/// assert!(opening_force_n(&bending, 3.0, Some(3.0), 0.0) > pull(3.0));
+/// assert!(collapse_n(&bending, 3.0, Some(3.0), 0.0) > pull(3.0));
 /// ```
-pub fn opening_force_n(bending: &Bending, arm_mm: f64, wound_mm: Option<f64>, extra: f64) -> f64 {
-    collapse_n(bending, bending.profile.plastic_modulus_mm3(), arm_mm, wound_mm, extra)
-}
-
-/// The same of a place whose section was changed, by its plastic modulus, mm³.
-pub fn collapse_n(
-    bending: &Bending,
-    modulus_mm3: f64,
-    arm_mm: f64,
-    wound_mm: Option<f64>,
-    extra: f64,
-) -> f64 {
+pub fn collapse_n(bending: &Bending, arm_mm: f64, wound_mm: Option<f64>, extra: f64) -> f64 {
     let worked = wound_mm.map_or(0.0, |radius| bending.mean_strain(radius)) + extra;
-    bending.flow.flow_stress(worked) * modulus_mm3 / arm_mm
+    bending.flow.flow_stress(worked) * bending.profile.plastic_modulus_mm3() / arm_mm
 }
 
 /// Effort of one bend by hand, as a multiple of 20 AWG soft copper: the ratio of plastic moments.

@@ -7,6 +7,7 @@ use crate::shape::Course;
 use crate::tool::coil::Coil;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
+use crate::wire::opening::Formed;
 use crate::wire::section::{Profile, Section};
 use crate::wire::strength::{self, tumbled_strain};
 
@@ -118,7 +119,7 @@ impl Duty {
 
     /// What a wire does in the piece; none where a bend is not open to it: it springs straight.
     ///
-    /// Load: [`strength::opening_force_n`] where it gives first. Strain: `[ln(1 + h/2R) + ln(h/t)] / left`.
+    /// Load: [`strength::collapse_n`], and what of it [`Formed::opening`] says, where it gives first. Strain: `[ln(1 + h/2R) + ln(h/t)] / left`.
     /// Blank: developed + turned · (c − c as drawn) + ends.
     pub(super) fn measure(&self, wire: &Wire) -> Option<Measured> {
         let profile = wire.profile();
@@ -132,11 +133,17 @@ impl Duty {
                 (place.arm_mm / 2.0 + c, bent.map(|radius| bending.wound_radius(radius).unwrap_or(radius)))
             })
             .collect();
+        // Where it gives first, and what of that opens it.
         let load = |extra: f64| {
             let of = |(arm, wound): &(f64, Option<f64>)| {
-                self.strands * strength::opening_force_n(&bending, *arm, *wound, extra)
+                (strength::collapse_n(&bending, *arm, *wound, extra), *arm, *wound)
             };
-            places.iter().map(of).fold(f64::INFINITY, f64::min)
+            let first = places.iter().map(of).min_by(|a, b| a.0.total_cmp(&b.0));
+            first.map_or(0.0, |(collapse_n, arm, wound_mm)| {
+                let hardened = Bending::after(wire, wire.temper.strain() + extra);
+                let formed = Formed { bending: hardened, wound_mm, thickness_mm: h };
+                self.strands * collapse_n * formed.opening(arm, collapse_n * arm).pulls_open
+            })
         };
         let left = strength::strain_left(wire);
         let used = |(inside, kept): &(f64, f64)| {
@@ -152,10 +159,9 @@ impl Duty {
         }
         let drawn = Profile { section: self.section, size_mm: self.drawn_mm };
         let developed = self.developed_mm + self.turned * (c - drawn.centroid_mm());
-        let finite = |load: f64| if load.is_finite() { load } else { 0.0 };
         Some(Measured {
-            holds_n: finite(load(0.0)),
-            holds_hardened_n: finite(load(tumbled_strain(wire.profile().thickness_mm()))),
+            holds_n: load(0.0),
+            holds_hardened_n: load(tumbled_strain(h)),
             effort: strength::hand_effort(wire),
             strain_used: self.bends.iter().map(used).fold(0.0, f64::max),
             springback_ratio,
