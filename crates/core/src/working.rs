@@ -62,8 +62,16 @@ impl Expression {
 
     /// Raised to a power.
     pub fn power(self, exponent: f64) -> Self {
-        let text = format!("{}^{}", self.within(Binds::Alone), shown(exponent, 2));
+        // A power of a power needs brackets to be read as one.
+        let alone = self.binds == Binds::Alone && !self.text.contains('^');
+        let base = if alone { self.text } else { format!("({})", self.text) };
+        let text = format!("{base}^{}", shown(exponent, 2));
         Self { text, value: self.value.powf(exponent), binds: Binds::Alone }
+    }
+
+    /// Its square root, as a power.
+    pub fn root(self) -> Self {
+        self.power(0.5)
     }
 
     /// What it comes to, to so many places, in a unit.

@@ -201,7 +201,7 @@ fn what_does_not_open_shows_no_opening_load(#[case] kind: &str) {
     // What is closed for good does not open: it is drawn out of shape.
     assert!(finished.holds().is_none_or(|holds| holds.closed));
     assert!(finished.in_numbers(&workshop).opens_n.is_none());
-    let figures = finished.figures(lorimant_core::words::length::LengthUnit::Mm);
+    let figures = finished.figures(&workshop);
     assert!(
         figures.iter().all(|figure| figure.key != "opens" || figure.label.contains("out of shape")),
         "{kind}"

@@ -43,6 +43,7 @@ mod scale_lines;
 mod schedule;
 mod sheets;
 mod sizes;
+mod spreads;
 mod stock;
 mod surfaces;
 mod trials;

@@ -99,7 +99,10 @@ pattern-figures-wire-size-1-changes-by = Wire size ± 1 % changes it by about { 
 pattern-figures-size-finished-piece-including-wires = Size of the finished piece, { $way }, including the wire's thickness.
 pattern-figures-largest-smallest-position-on-wires = largest − smallest position on the wire's surface
 pattern-figures-piece-lies-flat-as-drawn = The piece lies flat as drawn.
-pattern-figures-depends-on-how-exactly-formed = Depends on how exactly it is formed.
+pattern-figures-depth = depth
+pattern-figures-as-drawn = as drawn
+pattern-figures-and-off = { $formula }; ± √(Σ of each cause²)
+pattern-figures-off-from = ± { $mm } mm in your hand, one standard deviation: { $from }.
 pattern-figures-from-top-bottom = from top to bottom
 pattern-figures-from-front-back = from front to back
 pattern-figures-wire-off-spool-for-all = Wire off the spool for all blanks, with trims and rounding.
@@ -905,3 +908,13 @@ unit-mm = mm
 unit-deg = °
 unit-turns = turns
 unit-choice = { "" }
+
+## spread-from
+
+spread-from = cause of a spread
+spread-from-metal = metal
+spread-from-cut = cut length
+spread-from-marks = start of bends
+spread-from-jaw = place on the jaw
+spread-from-angles = angles by eye
+spread-from-hand = tool and caliper

@@ -4019,7 +4019,7 @@ export interface components {
             clasp_mm: number;
             /**
              * Format: double
-             * @description Load at which its clasp opens, N; none where it has none, or one that is shut for good. An estimate.
+             * @description Load at which its clasp starts to open, N; none where it has none, or one that is shut for good. An estimate.
              */
             clasp_opens_n?: number | null;
             /**
@@ -4049,11 +4049,6 @@ export interface components {
              * @description Wire off the spool for them.
              */
             off_the_spool_mm: number;
-            /**
-             * Format: double
-             * @description Load at which one of its rings comes off, N. An estimate.
-             */
-            one_ring_opens_n: number;
             /**
              * Format: int32
              * @description Of those, put in open.
@@ -4087,7 +4082,7 @@ export interface components {
             rings_n: number;
             /**
              * Format: double
-             * @description Load at which its rings open, N: as many as must, sharing it. An estimate.
+             * @description Load at which its rings start to open, N: as many as must, sharing it. An estimate.
              */
             rings_open_n: number;
             /**
@@ -6298,7 +6293,7 @@ export interface components {
             closed: boolean;
             /**
              * Format: double
-             * @description Load at which a tenth of a millimetre stays open, N: about 0.6 of the collapse.
+             * @description Load at which a tenth of a millimetre stays open, N.
              */
             first_set_n: number;
             /**
@@ -9241,13 +9236,20 @@ export interface components {
         };
         /** @description What a piece ought to bear, worn so. */
         RequiredLoad: {
-            /** @description Whether it does, by what it holds. */
+            /** @description Whether it does, by the lower end of what it holds. */
             bears: boolean;
             /**
              * Format: double
              * @description What it ought to bear before it first stays open a little, N.
              */
             least_n: number;
+            /**
+             * Format: double
+             * @description What it ought to have opened at, N, where something else would give first.
+             */
+            most_n?: number | null;
+            /** @description Whether it may hold longer than it ought to, by the upper end of what it holds. */
+            too_strong: boolean;
             /** @description How it is worn. */
             wear: components["schemas"]["Wear"];
             /** @description Why so much. */

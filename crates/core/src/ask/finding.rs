@@ -213,7 +213,7 @@ impl Parsed {
                 };
                 reply.number = self.number_of_finding(&request, &finished, from_wire, unit);
                 reply.name = name_of_finding(&request, unit);
-                reply.figures = finished.figures(unit);
+                reply.figures = finished.figures(workshop);
             }
         }
         reply.opens = Some(match (self.asks(Question::WhichWire), self.asks(Question::Cost)) {

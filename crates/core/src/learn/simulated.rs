@@ -168,9 +168,12 @@ impl Simulated {
         let mut chance = self.chance(For::Piece, &[lot_n.cast_unsigned(), piece]);
         let slips = Slips {
             mark_mm: chance.normal(0.4),
+            jaw_mm: 0.0,
             centre_mm: chance.normal(0.3),
             blank_mm: chance.normal(0.3),
             open_deg: chance.normal(3.0).abs(),
+            bent_deg: chance.normal(2.0),
+            start_mm: chance.normal(0.3),
             size,
             flow: flow / planned,
         };

@@ -3,10 +3,13 @@
 use super::blank::Blank;
 use super::finished::{FinishedFinding, Gives};
 use super::form::FormedPiece;
+use super::spread::DimensionSpread;
 use crate::figure::{Figure, Level, Question, figure};
 use crate::making::Step;
 use crate::making::holds::Holds;
 use crate::making::wear::ought_to_bear;
+use crate::tool::hand::HandSpread;
+use crate::tool::workshop::Workshop;
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, load_told, strain_left_after, weight_that_pulls};
 use crate::words::length::{
     LengthUnit, caliper_number, long_length, on_ruler, ruler_mark_mm, ruler_step_mm, shown,
@@ -21,10 +24,10 @@ const COLLAPSE: Text = Text::named("pattern-figures-plastic-bending-section-voce
 impl FinishedFinding<'_> {
     /// Every figure in the order it is read.
     #[must_use]
-    pub fn figures(&self, unit: LengthUnit) -> Vec<Figure> {
-        let (formed, blank) = (&self.formed, &self.blank);
+    pub fn figures(&self, workshop: &Workshop) -> Vec<Figure> {
+        let (formed, blank, unit) = (&self.formed, &self.blank, workshop.habits.unit);
         let mut figures = formed.cut(blank, unit);
-        figures.extend(formed.in_the_hand());
+        figures.extend(self.in_the_hand(&workshop.hand, unit));
         figures.extend(formed.off_the_spool(blank));
         figures.extend(self.will_it_hold());
         figures
@@ -103,39 +106,6 @@ impl FormedPiece<'_> {
         turned * h / 2.0 * crate::wire::SIZE_SPREAD
     }
 
-    fn in_the_hand(&self) -> Vec<Figure> {
-        let size = self.extent.size();
-        let (least, most) = (self.extent.least, self.extent.most);
-        let measured = |key, label: &str, (from, to): (f64, f64), way: &str| {
-            let mm = to - from;
-            figure(key, Question::InYourHand, label, format!("{mm:.1}"), "mm")
-                .ruler(mm)
-                .says(text!("pattern-figures-size-finished-piece-including-wires", way))
-                .formula(
-                    text!("pattern-figures-largest-smallest-position-on-wires"),
-                    (num(to, 3) - num(from, 3)).comes_to(3, "mm"),
-                )
-                .assumes(
-                    text!("pattern-figures-piece-lies-flat-as-drawn"),
-                    text!("pattern-figures-depends-on-how-exactly-formed"),
-                    GEOMETRY.as_str(),
-                )
-        };
-        let mut figures = vec![
-            measured("height", "height", (least.y, most.y), text!("pattern-figures-from-top-bottom")),
-            measured("width", "width", (least.x, most.x), "across"),
-        ];
-        if size.z > 1.5 * self.design.profile.thickness_mm() {
-            figures.push(measured(
-                "depth",
-                "depth",
-                (least.z, most.z),
-                text!("pattern-figures-from-front-back"),
-            ));
-        }
-        figures
-    }
-
     fn off_the_spool(&self, blank: &Blank) -> Vec<Figure> {
         let request = self.request;
         let n = request.blanks_n();
@@ -180,6 +150,57 @@ impl FormedPiece<'_> {
 impl FinishedFinding<'_> {
     fn name(&self, segment: usize) -> &'static str {
         self.formed.design.segments.get(segment).map_or("wire", |segment| segment.what)
+    }
+
+    /// What it covers, and what it is drawn with, each with how far that may be off.
+    fn in_the_hand(&self, hand: &HandSpread, unit: LengthUnit) -> Vec<Figure> {
+        let mut spreads = self.spreads(hand);
+        // The whole before its parts.
+        spreads.sort_by_key(|one| !matches!(one.measure.key.as_str(), "height" | "width" | "depth"));
+        spreads.iter().filter_map(|one| self.dimension(one, unit)).collect()
+    }
+
+    fn dimension(&self, spread: &DimensionSpread, unit: LengthUnit) -> Option<Figure> {
+        let extent = self.formed.extent;
+        let (least, most) = (extent.least, extent.most);
+        let measure = &spread.measure;
+        let over_all = |key, from: f64, to: f64, way: &str| {
+            let says = text!("pattern-figures-size-finished-piece-including-wires", way);
+            let formula = text!("pattern-figures-largest-smallest-position-on-wires");
+            (key, says, formula, (num(to, 3) - num(from, 3)).comes_to(3, "mm"))
+        };
+        let (key, says, formula, numbers) = match measure.key.as_str() {
+            "height" => over_all("height", least.y, most.y, text!("pattern-figures-from-top-bottom")),
+            "width" => over_all("width", least.x, most.x, "across"),
+            "depth" => over_all("depth", least.z, most.z, text!("pattern-figures-from-front-back")),
+            name => {
+                let parameter = self.formed.request.kind.0.parameter(name)?;
+                let says = parameter.description.to_owned().to_string();
+                let numbers = plain(measure.mm).comes_to(3, "mm");
+                (parameter.name, says, text!("pattern-figures-as-drawn"), numbers)
+            }
+        };
+        let squares = spread.sources.iter().map(|(_, mm)| num(*mm, 2).power(2.0));
+        let off = sum(squares).root().comes_to(2, "mm");
+        let from: Vec<String> =
+            spread.sources.iter().map(|(from, mm)| format!("{from} {}", fixed(*mm, 2))).collect();
+        let shown = figure(
+            key,
+            Question::InYourHand,
+            &measure.what,
+            caliper_number(measure.mm, LengthUnit::Mm),
+            "mm",
+        )
+        .ruler(measure.mm)
+        .more(format!("± {}", caliper_number(spread.mm(), unit)))
+        .says(says)
+        .formula(&text!("pattern-figures-and-off", formula), numbers.then(&off))
+        .assumes(
+            text!("pattern-figures-piece-lies-flat-as-drawn"),
+            text!("pattern-figures-off-from", mm = fixed(spread.mm(), 2), from = from.join(", ")),
+            GEOMETRY.as_str(),
+        );
+        Some(shown)
     }
 
     fn will_it_hold(&self) -> Vec<Figure> {

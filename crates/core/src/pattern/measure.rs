@@ -52,21 +52,7 @@ impl FormedPiece<'_> {
     /// assert!((eye.mm - hook.value("eye_mm")).abs() < 1e-9);
     /// ```
     pub fn measures(&self) -> Vec<Measure> {
-        let mut measures = vec![];
-        for (name, lies) in &self.design.dimensions {
-            let Some(parameter) = self.request.kind.0.parameter(name) else { continue };
-            let Some((kind, mm)) = self.laid(*lies).filter(|_| parameter.unit == Unit::Mm) else { continue };
-            measures.push(Measure {
-                key: (*name).to_owned(),
-                what: parameter.label.to_owned().to_string(),
-                kind,
-                mm,
-            });
-        }
-        let size = self.extent.size();
-        for (key, mm) in [("height", size.y), ("width", size.x)] {
-            measures.push(Measure { key: key.to_owned(), what: key.to_owned(), kind: Measures::Length, mm });
-        }
+        let mut measures = self.sizes();
         for closure in &self.design.closures {
             let Some(landing) = self.landing(closure).filter(|landing| landing.gap_mm.is_finite()) else {
                 continue;
@@ -85,6 +71,26 @@ impl FormedPiece<'_> {
             kind: Measures::Wire,
             mm,
         });
+        measures
+    }
+
+    /// Those of its shape: the dimensions of the drawing, and what it covers.
+    pub(super) fn sizes(&self) -> Vec<Measure> {
+        let mut measures = vec![];
+        for (name, lies) in &self.design.dimensions {
+            let Some(parameter) = self.request.kind.0.parameter(name) else { continue };
+            let Some((kind, mm)) = self.laid(*lies).filter(|_| parameter.unit == Unit::Mm) else { continue };
+            measures.push(Measure {
+                key: (*name).to_owned(),
+                what: parameter.label.to_owned().to_string(),
+                kind,
+                mm,
+            });
+        }
+        let size = self.extent.size();
+        for (key, mm) in [("height", size.y), ("width", size.x)] {
+            measures.push(Measure { key: key.to_owned(), what: key.to_owned(), kind: Measures::Length, mm });
+        }
         measures
     }
 

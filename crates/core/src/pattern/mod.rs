@@ -32,6 +32,7 @@ mod route;
 pub mod sentence;
 pub mod sheet;
 pub mod slipped;
+pub mod spread;
 pub mod transfer;
 mod writing;
 

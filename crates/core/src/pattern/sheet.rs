@@ -174,7 +174,7 @@ impl FinishedFinding<'_> {
             front.tint(finished, &self.spans);
         }
         PatternWorked {
-            figures: self.figures(unit),
+            figures: self.figures(workshop),
             front,
             side: if whole { formed.drawn(Side::Right, unit) } else { DrawnPiece::default() },
             stages: if whole { formed.stages(&self.made.steps) } else { vec![] },

@@ -1,6 +1,7 @@
 //! What the tests of the core make: a workshop, wires, plans and findings as they are usually made.
-#![allow(dead_code, clippy::unwrap_used, missing_docs)]
+#![allow(dead_code, clippy::unwrap_used, clippy::panic, missing_docs)]
 
+pub mod hands;
 pub mod schedulers;
 
 use std::collections::BTreeMap;
