@@ -6,7 +6,8 @@ use lorimant_core::bench::{Batch, Event, EventKind};
 use lorimant_core::making::{Changes, Inserted, Operation};
 use lorimant_core::order::bag::Counting;
 use lorimant_core::order::{
-    Bag, BatchOnItsWay, Covered, Line, LineProgress, Order, OrderState, cover, short_of, to_begin,
+    Bag, BatchOnItsWay, Covered, Line, LineProgress, Order, OrderState, WireShort, cover, lines_for,
+    short_of, to_begin,
 };
 use lorimant_core::piece::Piece;
 use lorimant_core::ring::{Ends, RingRequest};
@@ -292,4 +293,22 @@ proptest! {
             prop_assert!((at.to_make_n == 0) == (short == 0) && at.to_make_n >= short);
         }
     }
+}
+
+/// Lines in one wire are one shortage, rounded up to what a metre stick shows.
+#[test]
+fn what_an_order_is_short_of_is_said_once_for_each_wire() {
+    let short = |orders: &[i64], wire: &str, short_mm| WireShort {
+        orders: orders.to_vec(),
+        wire: wire.to_owned(),
+        short_mm,
+    };
+    let all = [
+        short(&[1], "copper", 439.9),
+        short(&[1, 2], "copper", 223.2),
+        short(&[1], "brass", 1500.0),
+        short(&[2], "brass", 9.0),
+    ];
+    assert_eq!(lines_for(1, &all, LengthUnit::Mm), ["670 mm of copper", "1.5 m of brass"]);
+    assert_eq!(lines_for(3, &all, LengthUnit::Mm), Vec::<String>::new());
 }

@@ -30,6 +30,7 @@ use lorimant_core::words::length::{Habits, LengthUnit};
 use lorimant_core::words::{quoted, sentence};
 use rust_decimal::Decimal;
 use serde::{Deserialize, Serialize};
+use serde_json::Value;
 use utoipa::ToSchema;
 
 use crate::paper::LabelPaper;
@@ -228,7 +229,24 @@ pub(crate) trait Kept: Serialize + serde::de::DeserializeOwned {
     fn check(&self) -> Result<(), Faults>;
     /// The record as it is written into the file: it says all that makes it what it is.
     fn written(&self) -> serde_json::Result<String> {
-        serde_json::to_string(self)
+        let mut record = serde_json::to_value(self)?;
+        settle(&mut record)?;
+        serde_json::to_string(&record)
+    }
+}
+
+/// Has every finding in a record say all its sizes, so that it stays this piece whatever becomes usual later.
+fn settle(record: &mut Value) -> serde_json::Result<()> {
+    match record {
+        Value::Object(fields) if fields.contains_key("kind") && fields.contains_key("wire") => {
+            if let Ok(request) = serde_json::from_value::<PatternRequest>(Value::Object(fields.clone())) {
+                *record = serde_json::to_value(request.settled())?;
+            }
+            Ok(())
+        }
+        Value::Object(fields) => fields.values_mut().try_for_each(settle),
+        Value::Array(all) => all.iter_mut().try_for_each(settle),
+        _ => Ok(()),
     }
 }
 
@@ -258,10 +276,6 @@ impl Kept for KeptPattern {
 
     fn check(&self) -> Result<(), Faults> {
         named("pattern", &self.name, &self.note, self.request.form().err())
-    }
-
-    fn written(&self) -> serde_json::Result<String> {
-        serde_json::to_string(&Self { request: self.request.clone().settled(), ..self.clone() })
     }
 }
 

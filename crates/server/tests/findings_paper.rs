@@ -113,9 +113,9 @@ async fn the_card_as_svg_is_true_size() {
     let form = form(&record).await;
     let flush = form["blank"]["flush_mm"].as_f64().unwrap();
     assert!((width("blank") - flush).abs() < 1e-3, "the blank lies on the page at its length");
-    // The crown's zone is the half turn over 9 mm inside, (9 + d)/2 mean radius.
+    // The crown's zone is the half turn over 8 mm inside, (8 + d)/2 mean radius.
     let crown = form["marks"].as_array().unwrap().iter().find(|mark| mark["what"] == "crown").unwrap();
-    let expected = std::f64::consts::PI * (9.0 + 0.8118) / 2.0;
+    let expected = std::f64::consts::PI * (8.0 + 0.8118) / 2.0;
     let zone = width(&format!("zone-{}", crown["segment_n"]));
     assert!((zone - expected).abs() < 1e-3, "{zone} for {expected}");
 }
@@ -184,7 +184,7 @@ async fn the_bend_table_reads_as_csv_in_forming_order() {
     let crown = rows.iter().find(|row| &row[column("what")] == "crown").unwrap();
     let number = |name: &str| crown[column(name)].parse::<f64>().unwrap();
     assert!((number("angle_deg") - 180.0).abs() < 1e-3 && number("bend_to_deg") > 180.0);
-    let half_turn = std::f64::consts::PI * (9.0 + 0.8118) / 2.0;
+    let half_turn = std::f64::consts::PI * (8.0 + 0.8118) / 2.0;
     assert!((number("to_mm") - number("at_mm") - half_turn).abs() < 1e-3);
 }
 

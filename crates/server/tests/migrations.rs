@@ -83,3 +83,20 @@ async fn a_batch_of_an_older_program_goes_on() {
     assert_eq!(bag.json()["entry"]["record"]["n"], 4, "{}", bag.text());
     assert_eq!(workshop.get("/api/orders").await.json()[0]["state"], "ready");
 }
+
+/// An order that was taken when an ear wire was usually longer stays that order.
+#[tokio::test]
+async fn what_was_ordered_stays_what_it_was() {
+    let workshop = opened(14);
+    let orders = workshop.get("/api/orders").await.json();
+    let finding = |line: usize| &orders[0]["record"]["lines"][line]["piece"]["finding"]["parameters"];
+    assert_eq!((&finding(0)["front_mm"], &finding(0)["back_mm"]), (&json!(11.0), &json!(19.0)), "{orders}");
+    assert_eq!((&finding(1)["front_mm"], &finding(1)["crown_mm"]), (&json!(11.0), &json!(8.0)), "as chosen");
+    // One of today is another, and says all its sizes as well.
+    let line = json!({ "name": "New", "pieces_n": 4, "piece": { "finding": {
+        "kind": "open-ear-wire", "wire": { "metal": "copper", "size_mm": 0.8 } } } });
+    let taken = workshop.post("/api/orders", &json!({ "customer": "Today", "lines": [line] })).await;
+    assert_eq!(taken.status, StatusCode::CREATED, "{}", taken.text());
+    let new = &taken.json()["entry"]["record"]["lines"][0]["piece"]["finding"]["parameters"];
+    assert!(new["front_mm"].as_f64().unwrap() < 11.0 && new["tip_mm"].is_number(), "{new}");
+}

@@ -112,7 +112,7 @@ async fn another_wire_and_a_mate() {
     let wish = json!({ "request": hook(), "wire": { "metal": "copper", "size_mm": 1.6236 } });
     let transferred = workshop.post("/api/findings/transfer", &wish).await.json();
     let front = transferred["request"]["parameters"]["front_mm"].as_f64().unwrap();
-    assert!((front - 22.0).abs() < 1e-6, "twice the wire, twice the front: {front}");
+    assert!((front - 18.0).abs() < 1e-6, "twice the wire, twice the front: {front}");
     let ring = json!({ "wire": { "metal": "copper", "size_mm": 2.5 }, "mandrel": { "diameter_mm": 8 }, "rings_n": 1 });
     let pair = json!({ "first": { "finding": hook() }, "second": { "rings": ring } });
     let fits = workshop.post("/api/findings/mate", &pair).await.json();
@@ -142,7 +142,7 @@ async fn a_kept_pattern_keeps_its_revisions() {
     assert_eq!(numbers, [3, 2, 1]);
     assert_eq!(revisions[2]["record"]["name"], "Sprites");
     assert_eq!(revisions[1]["record"]["request"]["parameters"]["front_mm"], 14.0);
-    assert!(revisions[2]["description"].as_str().unwrap().contains("front 11 mm"));
+    assert!(revisions[2]["description"].as_str().unwrap().contains("front 9 mm"));
     // Undoing the edit makes a revision like the first, and loses none.
     let undo = workshop.post("/api/undo/3", &json!({})).await;
     assert_eq!(undo.status, StatusCode::OK, "{}", undo.text());
@@ -173,7 +173,7 @@ async fn thumbnails_are_drawn_for_what_can_be_made() {
         .post("/api/thumbnails", &json!({ "pieces": [{ "finding": hook() }, { "finding": broken }] }))
         .await
         .json();
-    assert!(drawn[0]["cut"].as_str().unwrap().starts_with("cut 54.5 mm, mark at"), "{}", drawn[0]["cut"]);
+    assert!(drawn[0]["cut"].as_str().unwrap().starts_with("cut 44.5 mm, mark at"), "{}", drawn[0]["cut"]);
     assert!(drawn[1].is_null());
     let many = vec![json!({ "finding": hook() }); 201];
     let refused = Workshop::empty().post("/api/thumbnails", &json!({ "pieces": many })).await;

@@ -44,7 +44,7 @@ async fn decide(maker: &Maker, decision: Decision) -> Result<()> {
 }
 
 #[rstest]
-#[case::cut_list_for_ear_wires(&[Ask("24 pairs of ear wires, 20 ga sterling")], "[data-test=ask-number]", "54.5 mm")]
+#[case::cut_list_for_ear_wires(&[Ask("24 pairs of ear wires, 20 ga sterling")], "[data-test=ask-number]", "44.5 mm")]
 #[case::rings_from_my_rods(&[Ask("100 rings 5 mm inside 18 ga copper")], "[data-test=answer]", "5 mm drill shank")]
 #[case::what_a_piece_of_wire_makes(&[Ask("what can I make with 2 ft of 20 ga copper")], "[data-test=answer]", "ear wires")]
 #[case::a_byzantine_bracelet(&[Ask("18 cm byzantine 18 ga copper 5 mm inside"), Enter], "[data-test=sentence]", "Byzantine")]

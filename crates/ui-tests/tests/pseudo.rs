@@ -147,13 +147,13 @@ fn texts_of(svg: &str) -> impl Iterator<Item = &str> {
 fn lines_of(calendar: &str) -> Vec<String> {
     let whole = calendar.replace("\r\n ", "").replace("\n ", "");
     let told = ["SUMMARY", "DESCRIPTION", "X-WR-CALNAME"];
-    let mut text = vec![];
+    let mut texts = vec![];
     for (name, text) in whole.lines().filter_map(|line| line.split_once(':')) {
         if told.iter().any(|one| name.starts_with(one)) {
-            text.push(text.replace("\\n", " ").replace('\\', ""));
+            texts.push(text.replace("\\n", " ").replace('\\', ""));
         }
     }
-    text
+    texts
 }
 
 /// Cards, cut sheets, drawings and labels are printed from one set of shapes; as SVG their texts can be read.

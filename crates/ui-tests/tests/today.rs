@@ -15,7 +15,7 @@ async fn asks(maker: &Maker, line: &str, number: &str) -> Result<()> {
 #[test]
 fn an_answer_is_started_as_a_batch_in_one_press() -> Result<()> {
     at_the_bench(|maker| async move {
-        asks(maker, "24 pairs of ear wires, 20 ga sterling", "54.5 mm").await?;
+        asks(maker, "24 pairs of ear wires, 20 ga sterling", "44.5 mm").await?;
         maker.is_accessible().await?;
         maker.click("[data-test=ask-batch]").await?;
         maker.sees("[data-test=instruction]", "straight").await?;
@@ -176,10 +176,10 @@ fn an_empty_workshop_begins_with_its_tools_its_wire_and_a_piece() -> Result<()> 
 #[test]
 fn the_bench_shows_the_wire_at_its_tool() -> Result<()> {
     at_the_bench(|maker| async move {
-        asks(maker, "4 pairs of ear wires, 20 ga sterling", "54.5 mm").await?;
+        asks(maker, "4 pairs of ear wires, 20 ga sterling", "44.5 mm").await?;
         maker.click("[data-test=ask-batch]").await?;
         maker.sees("[data-test=instruction]", "straight").await?;
-        for (step, says) in [("cut blank", "54.5 mm"), ("roll loop", "mm")] {
+        for (step, says) in [("cut blank", "44.5 mm"), ("roll loop", "mm")] {
             maker.click(&format!("[data-test=steps] [title='{step}']")).await?;
             maker.sees("[data-test=at-tool]", says).await?;
         }

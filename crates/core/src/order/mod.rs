@@ -18,7 +18,7 @@ use serde::{Deserialize, Serialize};
 pub use bag::Bag;
 pub use cover::{BatchOnItsWay, LineProgress, OrderState, check_set_aside, cover};
 pub use to_make::{Covered, orders_of, to_begin};
-pub use wire_short::{WireShort, short_of};
+pub use wire_short::{WireShort, lines_for, short_of};
 
 use crate::fault::{Fault, Faults, Span, check_text};
 use crate::pattern::MOST_PIECES;

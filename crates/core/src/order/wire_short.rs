@@ -6,6 +6,7 @@ use crate::bench::schedule::agenda::{JobOf, Wanted};
 use crate::rack::cut_plan::picked::by_wire;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
+use crate::words::length::LengthUnit;
 use crate::words::scale::of_wire;
 use lorimant_text::text;
 
@@ -14,11 +15,31 @@ use lorimant_text::text;
 pub struct WireShort {
     /// The orders it is for, by their numbers.
     pub orders: Vec<i64>,
+    /// What wire, in words: `soft copper, round 1 mm`.
+    pub wire: String,
     /// How much of it is missing, mm.
     pub short_mm: f64,
-    /// The same in words: `2.4 m of soft copper, round 1 mm`.
-    pub text: String,
 }
+
+/// What an order is short of, a line for each wire: `2.4 m of soft copper, round 1 mm`; rounded up to what a metre stick shows.
+#[must_use]
+pub fn lines_for(order: i64, short: &[WireShort], unit: LengthUnit) -> Vec<String> {
+    let mut wires: Vec<(&str, f64)> = vec![];
+    for one in short.iter().filter(|one| one.orders.contains(&order)) {
+        match wires.iter_mut().find(|(wire, _)| *wire == one.wire) {
+            Some((_, mm)) => *mm += one.short_mm,
+            None => wires.push((&one.wire, one.short_mm)),
+        }
+    }
+    let line = |(wire, mm): &(&str, f64)| {
+        let length = of_wire((mm / STICK_MM).ceil() * STICK_MM, unit);
+        text!("wire-short", length, wire)
+    };
+    wires.iter().map(line).collect()
+}
+
+/// What a metre stick is read to, mm.
+const STICK_MM: f64 = 10.0;
 
 /// Less than this is no shortage, mm: what a metre stick shows.
 const LEAST_MM: f64 = 1.0;
@@ -29,7 +50,6 @@ const LEAST_MM: f64 = 1.0;
 /// blank make the cutting plan say more; a piece that cannot be made wants no wire.
 #[must_use]
 pub fn short_of(wanted: &[Wanted], there: &[(Wire, f64)], workshop: &Workshop) -> Vec<WireShort> {
-    let unit = workshop.habits.unit;
     let mut turn: Vec<&Wanted> = wanted.iter().collect();
     turn.sort_by_key(|job| (job.due.unwrap_or(Date::MAX), matches!(job.of, JobOf::Line { .. })));
     let mut left: Vec<(Wire, f64)> = vec![];
@@ -50,8 +70,7 @@ pub fn short_of(wanted: &[Wanted], there: &[(Wire, f64)], workshop: &Workshop) -
             let short_mm = demand.wanted_mm - pile.max(0.0);
             *pile -= demand.wanted_mm;
             if short_mm >= LEAST_MM {
-                let text = text!("wire-short", length = of_wire(short_mm, unit), wire = demand.label);
-                all.push(WireShort { orders: job.orders.clone(), short_mm, text });
+                all.push(WireShort { orders: job.orders.clone(), wire: demand.label, short_mm });
             }
         }
     }

@@ -3,6 +3,7 @@
 use super::blank::Blank;
 use super::finished::{FinishedFinding, Gives};
 use super::form::FormedPiece;
+use super::measure::Measures;
 use super::spread::DimensionSpread;
 use crate::figure::{Figure, Level, Question, figure};
 use crate::making::Step;
@@ -184,22 +185,19 @@ impl FinishedFinding<'_> {
         let off = sum(squares).root().comes_to(2, "mm");
         let from: Vec<String> =
             spread.sources.iter().map(|(from, mm)| format!("{from} {}", fixed(*mm, 2))).collect();
-        let shown = figure(
-            key,
-            Question::InYourHand,
-            &measure.what,
-            caliper_number(measure.mm, LengthUnit::Mm),
-            "mm",
-        )
-        .ruler(measure.mm)
-        .more(format!("± {}", caliper_number(spread.mm(), unit)))
-        .says(says)
-        .formula(&text!("pattern-figures-and-off", formula), numbers.then(&off))
-        .assumes(
-            text!("pattern-figures-piece-lies-flat-as-drawn"),
-            text!("pattern-figures-off-from", mm = fixed(spread.mm(), 2), from = from.join(", ")),
-            GEOMETRY.as_str(),
-        );
+        let shown =
+            figure(key, Question::InYourHand, &measure.what, String::new(), "mm").by_caliper(measure.mm);
+        // Lengths are read off a ruler.
+        let shown = if measure.kind == Measures::Length { shown.measured_off(measure.mm) } else { shown };
+        let shown = shown
+            .more(format!("± {}", caliper_number(spread.mm(), unit)))
+            .says(says)
+            .formula(&text!("pattern-figures-and-off", formula), numbers.then(&off))
+            .assumes(
+                text!("pattern-figures-piece-lies-flat-as-drawn"),
+                text!("pattern-figures-off-from", mm = fixed(spread.mm(), 2), from = from.join(", ")),
+                GEOMETRY.as_str(),
+            );
         Some(shown)
     }
 

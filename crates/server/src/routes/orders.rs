@@ -7,7 +7,7 @@ use jiff::civil::Date;
 use lorimant_core::bench::Batch;
 use lorimant_core::bench::schedule::agenda::promise::Promise;
 use lorimant_core::fault::{Fault, Faults};
-use lorimant_core::order::{Line, LineProgress, Order, OrderState};
+use lorimant_core::order::{Line, LineProgress, Order, OrderState, lines_for};
 use lorimant_core::piece::Piece;
 use lorimant_core::wire::Wire;
 use serde::{Deserialize, Serialize};
@@ -94,11 +94,7 @@ async fn list_orders(Shared(state): Shared<State>) -> Result<Json<Vec<OrderRow>>
         OrderRow {
             for_whom: entry.record.for_whom(),
             lines: lines.collect(),
-            short: short
-                .iter()
-                .filter(|one| one.orders.contains(&entry.id))
-                .map(|one| one.text.clone())
-                .collect(),
+            short: lines_for(entry.id, &short, unit),
             state,
             due_in_days: entry.record.due.and_then(|due| due.since(today).ok()).map(|span| span.get_days()),
             entry,

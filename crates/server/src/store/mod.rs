@@ -6,6 +6,7 @@ pub(crate) mod carried;
 mod checkpoint;
 pub(crate) mod checks;
 pub mod copies;
+mod earlier;
 mod error;
 pub(crate) mod history;
 pub(crate) mod ladders;
@@ -49,7 +50,7 @@ use place::Place;
 use shelf::Shelf;
 
 /// What brings a file from each version to the next.
-const VERSIONS: [&str; 14] = [
+const VERSIONS: [&str; 15] = [
     include_str!("../../migrations/01-workshop.sql"),
     include_str!("../../migrations/02-revisions.sql"),
     include_str!("../../migrations/03-ledger.sql"),
@@ -64,6 +65,7 @@ const VERSIONS: [&str; 14] = [
     include_str!("../../migrations/12-written.sql"),
     include_str!("../../migrations/13-devices.sql"),
     include_str!("../../migrations/14-poses.sql"),
+    include_str!("../../migrations/15-all-sizes.sql"),
 ];
 static MIGRATIONS: LazyLock<Migrations> =
     LazyLock::new(|| Migrations::new(VERSIONS.into_iter().map(M::up).collect()));
@@ -102,7 +104,8 @@ fn prepare(connection: &mut Connection) -> rusqlite::Result<()> {
         "PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON; PRAGMA busy_timeout = 5000; \
          PRAGMA wal_autocheckpoint = 0;",
     )?;
-    search::teach(connection)
+    search::teach(connection)?;
+    earlier::teach(connection)
 }
 
 /// Opens a file that can only be read: no log, no index beside it.

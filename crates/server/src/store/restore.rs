@@ -10,7 +10,7 @@ use tempfile::TempDir;
 
 use super::error::{Result, StoreError};
 use super::sessions::{self, Session, Token};
-use super::{Held, MIGRATIONS, Store, VERSIONS, copies, place, search, sound, written};
+use super::{Held, MIGRATIONS, Store, VERSIONS, copies, earlier, place, search, sound, written};
 use lorimant_text::text;
 
 /// Pages that are copied at a time.
@@ -82,6 +82,7 @@ impl Ready {
         let mut connection = Connection::open(&path)?;
         Backup::new(&copy, &mut connection)?.run_to_completion(PAGES, Duration::ZERO, None)?;
         search::teach(&connection)?;
+        earlier::teach(&connection)?;
         MIGRATIONS.to_latest(&mut connection)?;
         refused(sound::whole(&connection)?.problems)?;
         if let Some(own) = own {

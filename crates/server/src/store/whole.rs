@@ -431,6 +431,9 @@ fn put(t: &Transaction, line: &Line) -> Result<()> {
 
 /// A record's name and text, if it is a sound record of its shelf.
 fn sound(shelf: &str, record: &Value) -> Result<(String, String)> {
+    let mut record = record.clone();
+    super::earlier::fill(&mut record);
+    let record = &record;
     fn read<T: Kept + DeserializeOwned>(record: &Value) -> Result<(String, String)> {
         let record: T = serde_json::from_value(record.clone())?;
         record.check()?;

@@ -31,9 +31,14 @@ const unlessZero = (price: string) => (Number(price) ? price : '')
 
 const start = () =>
   attempt(async () => {
-    if (!piece.value) return
-    const known = await data(api.POST('/api/costs/start', { body: piece.value.purpose }))
+    const asked = piece.value
+    if (!asked) return
+    const before = { ...texts.value }
+    const known = await data(api.POST('/api/costs/start', { body: asked.purpose }))
+    if (piece.value !== asked) return
     const { request } = known
+    // What was typed while the answer was on its way stays.
+    const typed = Object.entries(texts.value).filter(([name, text]) => text !== before[name])
     notes.value = { wire: known.wire_label, price: known.price_from }
     inPairs.value = request.bought_pair ?? false
     byFoot.value = request.price_of_foot ?? false
@@ -48,6 +53,7 @@ const start = () =>
       setting_up_minutes: String(request.setting_up_minutes),
       hour_rate: unlessZero(request.hour_rate),
       bought: texts.value.bought ?? '',
+      ...Object.fromEntries(typed),
     }
   })
 watch(piece, start)

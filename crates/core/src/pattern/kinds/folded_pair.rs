@@ -31,19 +31,19 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::mm(
             "front_mm",
             Text::named("folded-pair-front"),
-            [11.0, 1.0, 80.0],
+            [9.0, 1.0, 80.0],
             Text::named("folded-pair-straight-front-leg-from-loop"),
         ),
         Parameter::mm(
             "crown_mm",
             Text::named("folded-pair-crown"),
-            [9.0, 3.0, 40.0],
+            [8.0, 3.0, 40.0],
             Text::named("folded-pair-inside-bend-that-sits-in"),
         ),
         Parameter::mm(
             "back_mm",
             Text::named("folded-pair-back"),
-            [19.0, 2.0, 90.0],
+            [13.0, 2.0, 90.0],
             Text::named("folded-pair-back-leg-with-its-tip"),
         ),
         Parameter::deg(
@@ -56,7 +56,7 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::mm(
             "tip_mm",
             Text::named("folded-pair-tip"),
-            [4.0, 1.0, 30.0],
+            [3.5, 1.0, 30.0],
             Text::named("folded-pair-length-kicked-tips"),
         ),
         Parameter::mm(

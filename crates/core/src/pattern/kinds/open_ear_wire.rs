@@ -44,19 +44,19 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::mm(
             "front_mm",
             Text::named("open-ear-wire-front"),
-            [11.0, 1.0, 80.0],
+            [9.0, 1.0, 80.0],
             Text::named("open-ear-wire-straight-front-leg-from-loop"),
         ),
         Parameter::mm(
             "crown_mm",
             Text::named("open-ear-wire-crown"),
-            [9.0, 3.0, 40.0],
+            [8.0, 3.0, 40.0],
             Text::named("open-ear-wire-inside-bend-that-sits-in"),
         ),
         Parameter::mm(
             "back_mm",
             Text::named("open-ear-wire-back"),
-            [19.0, 2.0, 90.0],
+            [13.0, 2.0, 90.0],
             Text::named("open-ear-wire-back-leg-with-its-tip"),
         ),
         Parameter::deg(
@@ -68,7 +68,7 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::mm(
             "tip_mm",
             Text::named("open-ear-wire-tip"),
-            [4.0, 1.0, 30.0],
+            [3.5, 1.0, 30.0],
             Text::named("open-ear-wire-length-kicked-tip"),
         ),
         Parameter::choice(

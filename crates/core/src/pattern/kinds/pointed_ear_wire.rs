@@ -31,13 +31,13 @@ pub static PATTERN: Pattern = Pattern {
         Parameter::mm(
             "side_mm",
             Text::named("pointed-ear-wire-side"),
-            [24.0, 6.0, 90.0],
+            [18.0, 6.0, 90.0],
             Text::named("pointed-ear-wire-length-each-curved-side-along"),
         ),
         Parameter::deg(
             "bulge_deg",
             Text::named("pointed-ear-wire-bulge"),
-            [70.0, 10.0, 120.0],
+            [80.0, 10.0, 120.0],
             Text::named("pointed-ear-wire-how-far-each-side-turns"),
         ),
         Parameter::mm(
