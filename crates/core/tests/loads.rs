@@ -165,7 +165,7 @@ impl Layers {
     }
 }
 
-/// Shares of the collapse at which half a ring stays open a tenth of a millimetre, and opens by its own thickness: the moment
+/// Shares of the collapse at which half a ring stays open a tenth of a millimetre, and by its own thickness: the moment
 /// along it, what each place bends by it, and how far that moves the gap, which lies a ring's width from the hinge.
 fn by_layers(wire: &Wire, wound_mm: Option<f64>, arm_mm: f64) -> (f64, f64) {
     let bending = Bending::of(wire);
@@ -193,18 +193,17 @@ fn by_layers(wire: &Wire, wound_mm: Option<f64>, arm_mm: f64) -> (f64, f64) {
     let collapse = bending.flow.flow_stress(worked) * profile.plastic_modulus_mm3();
     let (mut first, mut off) = (f64::NAN, f64::NAN);
     for share in (20..250).map(|share| f64::from(share) / 100.0) {
-        let (mut opens, mut stays) = (0.0, 0.0);
+        let mut stays = 0.0;
         for i in 0..400 {
             let sin = ((f64::from(i) + 0.5) / 400.0 * PI).sin();
             let moment = share * collapse * sin;
             let away = arm_mm * (1.0 + sin) * arm_mm * PI / 400.0;
-            opens += bent(moment) * away;
             stays += (bent(moment) - moment / stiffness) * away;
         }
         if first.is_nan() && stays >= 0.1 {
             first = share;
         }
-        if off.is_nan() && opens >= profile.thickness_mm() {
+        if off.is_nan() && stays >= profile.thickness_mm() {
             off = share;
         }
     }

@@ -82,7 +82,7 @@ fn slivers_are_wound_as_well() {
 }
 
 /// What opens a ring, by hand from the table: σ at the mean bend strain, d³/6, half the mean diameter; and what its layers
-/// bear of that when it has opened by its own wire.
+/// bear of that when it stays open by its own wire.
 #[test]
 fn opening_force_is_plastic_moment_over_arm() {
     let plan = copper(1.0, 5.0).plan().unwrap();

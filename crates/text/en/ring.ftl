@@ -155,7 +155,7 @@ ring-figures-pull-that-opens-closed-unsoldered = Pull that opens a closed, unsol
 ring-figures-pull-that-opens-closed-unsoldered-ring = Pull that opens a closed, unsoldered ring with its gap at the side.
 ring-figures-f-4-z-arm = F = 4·σ·Z / arm
 ring-figures-f-z-arm = F = share · σ·Z / arm
-ring-figures-estimate-plastic-collapse-for-ring = An estimate of plastic collapse for the ring as bent, not a rating. The share is what of its full moment it has taken when it has opened by its own thickness. Ends that don't meet open sooner.
+ring-figures-estimate-plastic-collapse-for-ring = An estimate of plastic collapse for the ring as bent, not a rating. The share is what of its full moment it has taken when it stays open by its own thickness. Ends that don't meet open sooner.
 ring-figures-40-15-from-metal-rest = ± 40 %: 15 from the metal, the rest from how it is closed and pulled.
 ring-figures-bending-uses = bending uses
 ring-figures-stretch-outer-fibre-at-hardest = Stretch of the outer fibre at the hardest step ({ $at }), as a share of what the metal can still take before it breaks.

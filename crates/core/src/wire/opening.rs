@@ -4,7 +4,7 @@
 //! when it is bent back. Each fibre is followed: stretched to the bend, let go, and stretched back, hardening all the while
 //! (isotropic hardening; that metal yields a little sooner the other way, as Bauschinger found, is left out). The moment
 //! falls off on both sides of the place as it does along half a ring, `M·sin φ` over a length `π·arm`, and a gap or mouth
-//! lies as far beyond the line of pull as the place lies before it: it opens by `∫ Δκ·(1 + sin φ)·arm² dφ`.
+//! lies as far beyond the line of pull as the place lies before it: `∫ (Δκ − M·sin φ/EI)·(1 + sin φ)·arm² dφ` stays open.
 
 use std::f64::consts::FRAC_PI_2;
 
@@ -23,7 +23,7 @@ const SLICES: u32 = 12;
 pub struct Opening {
     /// At this share a tenth of a millimetre stays open.
     pub first_set: f64,
-    /// At this share it has opened by its own wire's thickness, so that a neighbour as thick comes off.
+    /// At this share it stays open by its own wire's thickness, so that a neighbour as thick comes off.
     pub pulls_open: f64,
 }
 
@@ -140,7 +140,6 @@ impl Formed {
             };
             2.0 * arm_mm * arm_mm * step * (0..SLICES).map(at).sum::<f64>()
         };
-        let opens = |moment: f64| half(&|sin| bent(moment * sin));
         let stays = |moment: f64| half(&|sin| bent(moment * sin) - moment * sin / stiffness);
         // The greatest moment at which what comes of it is still under a limit, by halving.
         let until = |limit: f64, of: &dyn Fn(f64) -> f64| {
@@ -156,7 +155,7 @@ impl Formed {
         let share = |moment: f64| moment * grown / collapse_nmm;
         Opening {
             first_set: share(until(FIRST_SET_MM, &stays)),
-            pulls_open: share(until(thick * wider, &opens)),
+            pulls_open: share(until(thick * wider, &stays)),
         }
     }
 }

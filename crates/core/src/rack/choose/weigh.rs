@@ -440,7 +440,7 @@ fn temper_told(wire: &Wire) -> String {
         Temper::Soft if figures.stays_soft => text!("choose-weigh-stays-soft-unless-worked-hard").to_owned(),
         Temper::Soft => text!("choose-weigh-soft-must-be-hardened-afterwards").to_owned(),
         temper => {
-            text!("choose-weigh-wire-resists-bending-shows-tool", temper)
+            text!("choose-weigh-wire-resists-bending-shows-tool", temper = capital(temper.shown()))
         }
     }
 }
