@@ -261,7 +261,7 @@ fn addresses_of_earlier_versions_lead_on() -> Result<()> {
             ("/check/lots?lot=62", "/measure/springback?lot=62"),
             ("/check/79", "/measure/79"),
             ("/patterns/room?kind=hook-clasp", "/findings/piece?kind=hook-clasp"),
-            ("/orders/sessions", "/orders/schedule"),
+            ("/orders/sittings", "/orders/schedule"),
         ] {
             maker.open(then).await?;
             let there = "return location.pathname + location.search";

@@ -102,7 +102,9 @@ const sum = computed(() => {
     [t('blank-strip-tails'), left_tail_mm + right_tail_mm],
     [t('blank-strip-longer', { surplusat: surplus_at }), surplus_mm],
   ] as const
-  const parts = others.filter(([, mm]) => marked(mm) !== marked(0)).map(([what, mm]) => `${what} ${marked(mm)}`)
+  const parts = others
+    .filter(([, mm]) => marked(mm) !== marked(0))
+    .map(([what, mm]) => `${what} ${marked(mm)}`)
   const all = [t('blank-strip-in-piece', { developedmm: marked(developed_mm) }), ...parts].join(' + ')
   return t('blank-strip-flush-flush-off-spool', {
     all,
