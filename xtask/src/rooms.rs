@@ -40,7 +40,7 @@ pub fn check(root: &Path) -> Result<()> {
     if found.is_empty() {
         return Ok(());
     }
-    let message: Vec<String> = found
+    let lines: Vec<String> = found
         .iter()
         .map(|one| {
             format!(
@@ -52,7 +52,7 @@ pub fn check(root: &Path) -> Result<()> {
             )
         })
         .collect();
-    bail!("xtask/rooms.txt says who stands on whom; these look up:\n{}", message.join("\n"))
+    bail!("xtask/rooms.txt says who stands on whom; these look up:\n{}", lines.join("\n"))
 }
 
 fn parts(text: &str) -> Result<Vec<Part>> {

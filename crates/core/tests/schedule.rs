@@ -1,4 +1,4 @@
-//! ScheduleRequest: whatever is planned, nothing is done before its time, at once, past a limit or in quiet hours; and little is
+//! The schedule: whatever is planned, nothing is done before its time, at once, past a limit or in quiet hours; and little is
 //! late that need not be.
 #![allow(clippy::unwrap_used, missing_docs)]
 

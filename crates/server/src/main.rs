@@ -146,9 +146,9 @@ async fn run(options: Serve) -> anyhow::Result<()> {
         std::fs::create_dir_all(folder)
             .with_context(|| format!("cannot make the folder {}", folder.display()))?;
     }
-    let message = || format!("cannot open the workshop's file {}", options.data.display());
-    let _held = Held::take(&options.data).with_context(message)?;
-    let store = Store::open(&options.data).with_context(message)?;
+    let unopened = || format!("cannot open the workshop's file {}", options.data.display());
+    let _held = Held::take(&options.data).with_context(unopened)?;
+    let store = Store::open(&options.data).with_context(unopened)?;
     if !options.listen.is_loopback() && store.passphrase_hash()?.is_none() {
         bail!(
             "listening on {} lets others reach this workshop, and it has no passphrase. Set one first:\n  lorimant \

@@ -313,7 +313,7 @@ async fn the_simulated_winder_counts_and_stops() {
     assert!(!refused.fault("run.from_n").is_empty());
 }
 
-/// ScheduleRequest are planned over what is ordered and begun; the calendar is read by a reader of another's making.
+/// Sessions are planned over what is ordered and begun; the calendar is read by a reader of another's making.
 #[tokio::test]
 async fn the_calendar_says_what_is_planned() {
     let workshop = Workshop::empty();

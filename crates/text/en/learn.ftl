@@ -177,7 +177,7 @@ practice-half-as-uneven-as-at = half as uneven as at first, or better
 practice-more-even-than-at-first = more even than at first
 practice-about-as-even-as-at = about as even as at first
 practice-less-even-than-at-first = less even than at first: rest your hands and try another day
-practice-sets-from = { $spreads_mm } sets, from { $first } to { $last }: { $message }.
+practice-sets-from = { $spreads_mm } sets, from { $first } to { $last }: { $progress }.
 
 ## learn-reading
 

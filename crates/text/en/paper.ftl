@@ -18,7 +18,7 @@ paper-card-mm = , mm
 paper-card-times-with-its-dimensions = { $large } times, with its dimensions{ $in_mm }
 paper-card-in-rows-that-follow-on = , in { $rows } rows that follow on
 paper-card-blank-true-size-cut-flush = The blank, true size{ $more }: cut { $flush_mm }, flush to flush; marks from the left
-paper-card-for-bag = For the bag: { $message }.
+paper-card-for-bag = For the bag: { $rows }.
 paper-card-each-blank = each blank
 paper-card-held-on = held on
 

@@ -129,7 +129,7 @@ pattern-figures-f-z-arm = F = share · σ·Z / arm
 pattern-figures-joined-four-hinges-yield-before = Joined: four hinges yield before it is pulled long.
 pattern-figures-as-hard-as-thick-as = As hard and as thick as its steps leave it. The share is what of its full moment it has taken when it stays open by its own thickness.
 pattern-figures-pull-at-which-first-loaded = Pull at which the first loaded bend opens for good. An estimate of plastic collapse for the finished piece, not a rating.
-pattern-figures-40-15-from-metal-rest = ± 40 %: 15 from the metal, the rest from how it is pulled. From 0.6 of it, a tenth of a millimetre stays open.
+pattern-figures-40-15-from-metal-rest = ± 40 %: 15 from the metal, the rest from how it is pulled and from the model of its opening.
 pattern-figures-tightest-bend-uses = tightest bend uses
 pattern-figures-share-stretch-metal-has-left = Share of the stretch the metal has left that the tightest bend or the hammering uses.
 pattern-figures-strain-step-max-f-strain = strain of the step / max(εf − strain before, 0.06)

@@ -53,8 +53,8 @@ async fn more(stream: &mut TcpStream, chunk: &mut [u8], answer: &mut Vec<u8>) ->
 /// # Errors
 /// When it does not.
 pub async fn ask(stream: &mut TcpStream, method: &str, path: &str, body: &str) -> Result<()> {
-    let (status, message) = answer(stream, method, path, body).await?;
-    ensure!(status == 200, "{method} {path}: {status} {}", String::from_utf8_lossy(&message));
+    let (status, body) = answer(stream, method, path, body).await?;
+    ensure!(status == 200, "{method} {path}: {status} {}", String::from_utf8_lossy(&body));
     Ok(())
 }
 

@@ -3193,7 +3193,7 @@ export interface components {
             layouts_n: number;
             /** @description When everything that finds its time is done, what is due first by first. */
             ready: components["schemas"]["Ready"][];
-            /** @description ScheduleRequest, one after another, those without work among them. */
+            /** @description Sessions, one after another, those without work among them. */
             sessions: components["schemas"]["AgendaSession"][];
             /** @description How it stands, in a sentence or two; nothing where there is nothing to do. */
             text: string;
@@ -8802,7 +8802,7 @@ export interface components {
         };
         /** @description What is planned, and what it was planned by. */
         PlannedSchedule: {
-            /** @description ScheduleRequest with their steps. */
+            /** @description Sessions with their steps. */
             agenda: components["schemas"]["Agenda"];
             /** @description What is held by hand. */
             holds: components["schemas"]["Entry_ScheduleChange"][];

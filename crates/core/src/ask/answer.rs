@@ -107,9 +107,9 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
     let mut reply = Answer::default();
     let length = text.chars().count();
     if length > LONGEST {
-        let parsed = text!("ask-answer-line-characters-long-at-most", length, LONGEST);
+        let message = text!("ask-answer-line-characters-long-at-most", length, LONGEST);
         #[expect(clippy::cast_precision_loss, reason = "400")]
-        reply.faults.push(Fault::new("text", parsed).limit(LONGEST as f64));
+        reply.faults.push(Fault::new("text", message).limit(LONGEST as f64));
         return reply;
     }
     if let Some(trouble) = super::trouble::answer_trouble(text) {

@@ -94,13 +94,13 @@ impl Left {
             }
             // What reads as a length with its unit, however many words that takes.
             for to in (from + 1..=self.0.len().min(from + 16)).rev() {
-                let parsed: String = self.0[from..to].iter().collect();
-                let unit = parsed.trim_end().chars().last().is_some_and(|c| c.is_alphabetic() || c == '"');
+                let words: String = self.0[from..to].iter().collect();
+                let unit = words.trim_end().chars().last().is_some_and(|c| c.is_alphabetic() || c == '"');
                 let ends = self.0.get(to).is_none_or(|c| !c.is_alphanumeric());
-                if !unit || !ends || parsed.contains("ga") || parsed.contains("wg") {
+                if !unit || !ends || words.contains("ga") || words.contains("wg") {
                     continue;
                 }
-                let Ok(read) = length::read(&parsed, workshop.habits) else { continue };
+                let Ok(read) = length::read(&words, workshop.habits) else { continue };
                 if read.mm >= SHORTEST_MM && best.is_none_or(|(mm, ..)| read.mm > mm) {
                     best = Some((read.mm, from, to));
                 }
@@ -167,8 +167,8 @@ pub(super) fn answer_chain(text: &str, workshop: &Workshop, kept: &dyn Fn() -> V
         while left.take(word) {}
     }
     let left_over = left.text();
-    let parsed = left_over.trim().trim_matches(|c: char| !c.is_alphanumeric() && c != '"');
-    if parsed.is_empty() || parsed == "rings" {
+    let words = left_over.trim().trim_matches(|c: char| !c.is_alphanumeric() && c != '"');
+    if words.is_empty() || words == "rings" {
         return Some(of_weave(known, asks_ratio, reply));
     }
     let mut read = |words: &str| match rings_of(text, words, workshop, kept) {
@@ -181,7 +181,7 @@ pub(super) fn answer_chain(text: &str, workshop: &Workshop, kept: &dyn Fn() -> V
             None
         }
     };
-    let Some(ring) = read(parsed) else { return Some(reply) };
+    let Some(ring) = read(words) else { return Some(reply) };
     let second_ring = match second {
         // Of the temper of the others where it says none.
         Some(parsed) => match read(&format!("{} {parsed}", ring.wire.temper.shown())) {
@@ -294,9 +294,9 @@ fn ease_of(left: &mut Left, workshop: &Workshop) -> f64 {
     let Some(end) = text.find("of ease") else { return 0.0 };
     let start = text[..end].rfind([',', ';']).map_or(0, |i| i + 1);
     let start = text[start..end].rfind("and ").map_or(start, |i| start + i + 4);
-    let parsed = text[start..end].trim();
-    let (sign, parsed) = parsed.strip_prefix(['-', '−']).map_or((1.0, parsed), |rest| (-1.0, rest));
-    let Ok(read) = length::read(parsed.trim(), workshop.habits) else { return 0.0 };
+    let ease = text[start..end].trim();
+    let (sign, ease) = ease.strip_prefix(['-', '−']).map_or((1.0, ease), |rest| (-1.0, rest));
+    let Ok(read) = length::read(ease.trim(), workshop.habits) else { return 0.0 };
     let (from, to) = (text[..start].chars().count(), text[..end + 7].chars().count());
     left.0[from..to].fill(' ');
     sign * read.mm
@@ -307,11 +307,11 @@ fn second_of(left: &mut Left) -> Option<String> {
     let text = left.text();
     let start = text.find("; rings of the ")?;
     let end = text[start..].find(", with").map_or(text.len(), |i| start + i);
-    let (_, parsed) = text[start + 15..end].split_once(" of ")?;
-    let parsed = parsed.to_owned();
+    let (_, rings) = text[start + 15..end].split_once(" of ")?;
+    let rings = rings.to_owned();
     let (from, to) = (text[..start].chars().count(), text[..end].chars().count());
     left.0[from..to].fill(' ');
-    Some(parsed)
+    Some(rings)
 }
 
 /// The rest of the line, as rings are said.

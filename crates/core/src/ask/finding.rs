@@ -240,12 +240,12 @@ impl Parsed {
                 (steps(request), steps(&with));
             if after.is_ok() && before == after {
                 let what = if word == "tumble" { "tumbled" } else { "joined" };
-                let parsed = text!(
+                let message = text!(
                     "ask-finding-not-leave-that-word-out",
                     plural = capital(request.kind.0.plural.as_str()),
                     what
                 );
-                reply.faults.push(Fault::new("text", parsed));
+                reply.faults.push(Fault::new("text", message));
                 return false;
             }
             *request = with;
@@ -275,8 +275,8 @@ impl Parsed {
         };
         let (count, counted) = self.count.as_ref().map_or((1.0, Counted::Pairs), |count| count.value);
         if count > f64::from(MOST_PIECES) {
-            let parsed = text!("ask-finding-pieces-too-many-plan-at", count = fixed(count, 0), MOST_PIECES);
-            reply.faults.push(Fault::new("pieces_n", parsed).limit(f64::from(MOST_PIECES)));
+            let message = text!("ask-finding-pieces-too-many-plan-at", count = fixed(count, 0), MOST_PIECES);
+            reply.faults.push(Fault::new("pieces_n", message).limit(f64::from(MOST_PIECES)));
             return None;
         }
         // Only pairs double; two pieces of what is not made in pairs are two pieces.
@@ -300,11 +300,11 @@ impl Parsed {
                     parameters.insert(cord.name.to_owned(), over.value);
                 }
                 None => {
-                    let parsed = text!(
+                    let message = text!(
                         "ask-finding-slip-over-nothing-leave-that",
                         plural = capital(kind.0.plural.as_str())
                     );
-                    reply.faults.push(Fault::new("text", parsed));
+                    reply.faults.push(Fault::new("text", message));
                     return None;
                 }
             }

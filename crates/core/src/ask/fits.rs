@@ -87,8 +87,8 @@ pub fn piece(
             reply = with;
         }
     }
-    assumed.extend(reply.assumed.iter().filter(|parsed| parsed.starts_with("No metal given")).cloned());
-    let fault = |parsed: String| Faults::from(Fault::new("typed", parsed));
+    assumed.extend(reply.assumed.iter().filter(|one| one.starts_with("No metal given")).cloned());
+    let fault = |message: String| Faults::from(Fault::new("typed", message));
     if let Some(unclear) = reply.unclear.first() {
         return Err(fault(format!("“{}”: {}", unclear.text.trim(), unclear.why)));
     }
@@ -142,9 +142,9 @@ pub(super) fn answer_fits(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Ve
         }
         Ok(fits) => {
             let goes = |ok| if ok { "Fits" } else { text!("fits-doesnt-fit") };
-            let parsed: Vec<String> =
+            let answers: Vec<String> =
                 fits.iter().map(|fit| format!("{}. {}", goes(fit.ok), fit.text)).collect();
-            reply.headline = parsed.join(" ");
+            reply.headline = answers.join(" ");
         }
     }
     // What is opened is the finding, or the first of two rings.

@@ -172,6 +172,19 @@ fn once<T: PartialEq>(
     }
 }
 
+/// Keeps what a token gives in its slot, once.
+macro_rules! once {
+    ($of:ident, $from:ident, $to:ident, $slot:ident, $value:expr, $noun:literal) => {
+        once(
+            &mut $of.parsed.$slot,
+            ParsedAt { value: $value, from: $from, to: $to },
+            $noun,
+            $of.line,
+            $of.reply,
+        )
+    };
+}
+
 impl Gathering<'_> {
     fn note(&mut self, token: &Token, meaning: String) {
         let written = self.line.typed(token.from, token.to);
@@ -182,17 +195,6 @@ impl Gathering<'_> {
 
     fn take(&mut self, token: &Token) {
         let Token { from, to, .. } = *token;
-        macro_rules! once {
-            ($slot:ident, $value:expr, $noun:literal) => {
-                once(
-                    &mut self.parsed.$slot,
-                    ParsedAt { value: $value, from, to },
-                    $noun,
-                    self.line,
-                    self.reply,
-                )
-            };
-        }
         match &token.meaning {
             Meaning::Filler => {}
             Meaning::LooseUnit => self.parsed.loose_units.push(ParsedAt { value: (), from, to }),
@@ -222,7 +224,7 @@ impl Gathering<'_> {
             }
             Meaning::Over(typed) => match length::understand(*typed, self.workshop.habits) {
                 Ok(read) => {
-                    once!(over_mm, read.mm, "size it goes over");
+                    once!(self, from, to, over_mm, read.mm, "size it goes over");
                     self.note(token, text!("ask-parsed-slip-over", mm = plainly(read.mm)));
                 }
                 Err(why) => self.reply.faults.push(Fault::new("text", why)),
@@ -234,11 +236,11 @@ impl Gathering<'_> {
             }
             Meaning::Count(n, counted) => {
                 self.parsed.about_rings |= *counted == Counted::Rings;
-                once!(count, (*n, *counted), "count");
+                once!(self, from, to, count, (*n, *counted), "count");
                 self.note(token, counted_text(*n, *counted));
             }
             Meaning::Pattern(kind) => {
-                once!(pattern, *kind, "finding");
+                once!(self, from, to, pattern, *kind, "finding");
                 self.note(token, kind.0.name.to_owned().to_string());
             }
             Meaning::Parameter(parameter, value, several) => {
@@ -246,27 +248,27 @@ impl Gathering<'_> {
             }
             Meaning::Word(word) => self.word(token, *word),
             Meaning::Blade(blade) => {
-                once!(blade, *blade, "blade");
+                once!(self, from, to, blade, *blade, "blade");
                 self.note(token, text!("ask-parsed-blade", blade));
             }
             Meaning::Rod(rod) => {
                 self.note(token, text!("ask-parsed-on", rod = rod.shown_in(self.workshop.habits.unit)));
                 self.numbered_or_measured(token, rod);
-                once!(rod, (**rod).clone(), "rod");
+                once!(self, from, to, rod, (**rod).clone(), "rod");
             }
             Meaning::Mass(grams) => {
-                once!(supply_g, *grams, "weight");
+                once!(self, from, to, supply_g, *grams, "weight");
                 self.note(token, format!("{} g", shown(*grams, 2)));
                 let written = self.line.typed(from, to).to_lowercase();
                 if written.trim_end().ends_with("oz")
                     || written.contains("ounce") && !written.contains("troy")
                 {
-                    let parsed = text!("ask-parsed-ounce-read-as-28-35");
-                    self.reply.assumed.push(parsed.to_owned());
+                    let note = text!("ask-parsed-ounce-read-as-28-35");
+                    self.reply.assumed.push(note.to_owned());
                 }
             }
             Meaning::Ratio(ratio) => {
-                once!(ratio, *ratio, "aspect ratio");
+                once!(self, from, to, ratio, *ratio, "aspect ratio");
                 self.note(token, text!("ask-parsed-inside-times-wire", ratio = shown(*ratio, 2)));
             }
             Meaning::MassOrGauge(n) => self.unplaced.push(Quantity::mass_or_gauge(*n, from, to)),
@@ -277,25 +279,14 @@ impl Gathering<'_> {
 
     fn word(&mut self, token: &Token, word: Word) {
         let Token { from, to, .. } = *token;
-        macro_rules! once {
-            ($slot:ident, $value:expr, $noun:literal) => {
-                once(
-                    &mut self.parsed.$slot,
-                    ParsedAt { value: $value, from, to },
-                    $noun,
-                    self.line,
-                    self.reply,
-                )
-            };
-        }
         match word {
             Word::Metal(metal) => {
-                once!(metal, metal, "metal");
+                once!(self, from, to, metal, metal, "metal");
                 self.note(token, metal.shown().to_owned());
             }
             Word::Either(either) => match either.usual {
                 Some(metal) => {
-                    once!(metal, metal, "metal");
+                    once!(self, from, to, metal, metal, "metal");
                     self.note(token, metal.shown().to_owned());
                     self.reply.assumed.push(text!("ask-parsed-read-as", note = either.note, metal));
                 }
@@ -312,20 +303,20 @@ impl Gathering<'_> {
                 }
             },
             Word::Temper(temper) => {
-                once!(temper, temper, "temper");
+                once!(self, from, to, temper, temper, "temper");
                 self.note(token, temper.shown().to_owned());
             }
             Word::Section(section) => {
-                once!(section, section, "section");
+                once!(self, from, to, section, section, "section");
                 self.note(token, section.shown().to_owned());
             }
             Word::Surface(surface) => {
-                once!(surface, surface, "surface");
+                once!(self, from, to, surface, surface, "surface");
                 self.note(token, surface.shown().to_owned());
             }
-            Word::Winding(winding) => once!(winding, winding, "winding"),
+            Word::Winding(winding) => once!(self, from, to, winding, winding, "winding"),
             Word::Method(method) => {
-                once!(method, method, "cutting");
+                once!(self, from, to, method, method, "cutting");
                 self.note(token, method.shown().to_owned());
             }
             Word::Filed => self.parsed.filed = true,

@@ -98,8 +98,8 @@ impl Parsed {
             (Some(over), Some(ring)) => {
                 let (ring_mm, over_mm) = (caliper(ring.value, unit), caliper(over.value, unit));
                 if ring.value <= over.value {
-                    let parsed = text!("ask-rings-does-not-go-over", ring_mm, over_mm);
-                    return reply.faults.push(Fault::new("text", parsed));
+                    let message = text!("ask-rings-does-not-go-over", ring_mm, over_mm);
+                    return reply.faults.push(Fault::new("text", message));
                 }
                 let play_mm = caliper(ring.value - over.value, unit);
                 reply.assumed.insert(0, text!("ask-rings-goes-over", ring_mm, over_mm, play_mm));
@@ -139,8 +139,8 @@ impl Parsed {
         }
         if methods.hardening.is_some() {
             // A ring plan ends with its rings: how a batch of them is tumbled is chosen at the bench.
-            let parsed = text!("ask-rings-rings-tumbled-at-bench-leave");
-            reply.faults.push(Fault::new("text", parsed));
+            let message = text!("ask-rings-rings-tumbled-at-bench-leave");
+            reply.faults.push(Fault::new("text", message));
             return None;
         }
         Some(methods)

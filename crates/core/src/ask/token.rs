@@ -176,7 +176,7 @@ fn count(input: &mut &str) -> ModalResult<Meaning> {
     ];
     const PAIRS: &[&str] = &["pairs", "pair", "prs", "pr"];
     const QUANTITY: &[&str] = &["quantity", "qty", "count", "number of"];
-    let parsed = |counted: Counted| move |n: f64| Meaning::Count(n, counted);
+    let so_many = |counted: Counted| move |n: f64| Meaning::Count(n, counted);
     let noun = |words| (multispace0, any_of(words));
     // `6 x 4` is two sizes, not six of something.
     let times = ("x", not(digit1), not(preceded(multispace0, number::amount)));
@@ -184,18 +184,18 @@ fn count(input: &mut &str) -> ModalResult<Meaning> {
     // `x 12 pairs` are pairs all the same.
     let number = || preceded(opt((one_of(['x', '×', '*']), multispace0)), number::count);
     let counted = alt((
-        terminated(number(), noun(RINGS)).map(parsed(Counted::Rings)),
-        terminated(number(), noun(PAIRS)).map(parsed(Counted::Pairs)),
-        terminated(number(), noun(PIECES)).map(parsed(Counted::Pieces)),
-        terminated(number::count, (multispace0, peek(pattern_name))).map(parsed(Counted::Pieces)),
+        terminated(number(), noun(RINGS)).map(so_many(Counted::Rings)),
+        terminated(number(), noun(PAIRS)).map(so_many(Counted::Pairs)),
+        terminated(number(), noun(PIECES)).map(so_many(Counted::Pieces)),
+        terminated(number::count, (multispace0, peek(pattern_name))).map(so_many(Counted::Pieces)),
     ));
     let written = alt((
         terminated(number::count, times),
         preceded((one_of(['x', '×', '*']), multispace0), terminated(number::count, whole_end)),
         preceded(quantity, terminated(number::count, whole_end)),
     ));
-    let pair = any_of(&["a pair", "one pair", "pair of"]).value(1.0).map(parsed(Counted::Pairs));
-    alt((counted, written.map(parsed(Counted::Unsaid)), pair, named_count)).parse_next(input)
+    let pair = any_of(&["a pair", "one pair", "pair of"]).value(1.0).map(so_many(Counted::Pairs));
+    alt((counted, written.map(so_many(Counted::Unsaid)), pair, named_count)).parse_next(input)
 }
 
 /// `pulled straight 12 times`, `pulled 10 times`.

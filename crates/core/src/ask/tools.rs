@@ -108,9 +108,9 @@ fn pliers(text: &str, workshop: &Workshop) -> Option<(String, usize, usize)> {
         let name = plier.name.trim().to_ascii_lowercase();
         let at = text.find(&name).filter(|at| !name.is_empty() && begins_word(text, *at))?;
         let to = at + name.len();
-        let parsed = text[to..].starts_with(" plier") || name.contains("plier");
+        let is_plier = text[to..].starts_with(" plier") || name.contains("plier");
         let end = if text[to..].starts_with(" pliers") { to + text!("ask-tools-pliers").len() } else { to };
-        parsed.then(|| (plier.name.trim().to_owned(), at, end))
+        is_plier.then(|| (plier.name.trim().to_owned(), at, end))
     });
     let own = own.max_by_key(|(name, ..)| name.len());
     own.or_else(|| {

@@ -35,8 +35,8 @@ pub fn clasps() -> impl Iterator<Item = Kind> {
 /// ```
 #[must_use]
 pub fn weave_called(text: &str) -> Option<&'static Known> {
-    let message = text.trim().to_lowercase().replace('-', " ");
-    let is = |name: &str| name.to_lowercase().replace('-', " ") == message;
+    let wanted = text.trim().to_lowercase().replace('-', " ");
+    let is = |name: &str| name.to_lowercase().replace('-', " ") == wanted;
     weaves::all()
         .iter()
         .find(|known| is(known.word) || is(&known.weave.name) || known.also.iter().any(|also| is(also)))
@@ -125,26 +125,25 @@ impl ChainRequest {
             ChainSlot::Across => changed.across_n = count(text!("chain-change-cells-across"), 200)?,
             ChainSlot::Spares => changed.spares_n = count(text!("chain-change-spare-rings"), 10_000)?,
             ChainSlot::Scrapped => {
-                let message = text
+                let percent = text
                     .trim()
                     .trim_end_matches("spoiled")
                     .trim_end_matches("scrap")
                     .trim()
                     .trim_end_matches('%')
                     .trim();
-                let read = message.replace(',', ".").parse::<f64>().ok().filter(|n| (0.0..=50.0).contains(n));
+                let read = percent.replace(',', ".").parse::<f64>().ok().filter(|n| (0.0..=50.0).contains(n));
                 let wrong = || fault(text!("chain-change-not-between-0-50-type", text = quoted(text)));
                 changed.scrap_share = read.ok_or_else(wrong)? / 100.0;
             }
             ChainSlot::Length => changed.length_mm = length::read(text, workshop.habits).map_err(fault)?.mm,
             ChainSlot::Ease => {
-                let message = text.trim().trim_end_matches("of ease").trim();
-                let (sign, message) =
-                    message.strip_prefix(['-', '−']).map_or((1.0, message), |rest| (-1.0, rest));
-                changed.ease_mm = if matches!(message, "0" | "no" | "none" | "no ease") {
+                let typed = text.trim().trim_end_matches("of ease").trim();
+                let (sign, typed) = typed.strip_prefix(['-', '−']).map_or((1.0, typed), |rest| (-1.0, rest));
+                changed.ease_mm = if matches!(typed, "0" | "no" | "none" | "no ease") {
                     0.0
                 } else {
-                    sign * length::read(message, workshop.habits).map_err(fault)?.mm
+                    sign * length::read(typed, workshop.habits).map_err(fault)?.mm
                 };
             }
             ChainSlot::Weave => {
@@ -156,12 +155,12 @@ impl ChainRequest {
                 changed = self.in_weave(known);
             }
             ChainSlot::Clasp => {
-                let message = text.trim().trim_start_matches("an ").trim_start_matches("a ").to_lowercase();
-                if matches!(message.as_str(), "no clasp" | "no" | "none" | "without") {
+                let typed = text.trim().trim_start_matches("an ").trim_start_matches("a ").to_lowercase();
+                if matches!(typed.as_str(), "no clasp" | "no" | "none" | "without") {
                     changed.clasp = None;
                 } else {
                     let kind = clasps().find(|kind| {
-                        kind.0.name.eq_ignore_ascii_case(&message) || kind.0.also.contains(&message.as_str())
+                        kind.0.name.eq_ignore_ascii_case(&typed) || kind.0.also.contains(&typed.as_str())
                     });
                     let Some(kind) = kind else {
                         let names: Vec<&str> = clasps()

@@ -204,7 +204,7 @@ impl Drill {
 pub fn progress(spreads_mm: &[f64], unit: LengthUnit) -> Option<String> {
     let (first, last) = spreads_mm.first().zip(spreads_mm.last()).filter(|_| spreads_mm.len() > 1)?;
     let share = last / first.max(1e-9);
-    let message = match share {
+    let progress = match share {
         share if share <= 0.55 => text!("practice-half-as-uneven-as-at"),
         share if share <= 0.85 => text!("practice-more-even-than-at-first"),
         share if share < 1.15 => text!("practice-about-as-even-as-at"),
@@ -215,7 +215,7 @@ pub fn progress(spreads_mm: &[f64], unit: LengthUnit) -> Option<String> {
         spreads_mm = spreads_mm.len(),
         first = caliper(*first, unit),
         last = caliper(*last, unit),
-        message
+        progress
     ))
 }
 

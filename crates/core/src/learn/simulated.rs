@@ -8,6 +8,7 @@ use super::lot::{Inside, inside_of};
 use crate::chance::Chance;
 use crate::pattern::PatternRequest;
 use crate::pattern::slipped::Slips;
+use crate::pattern::spread::{ANGLE_DEG, CUT_MM, MARK_MM, START_MM};
 use crate::piece::Piece;
 use crate::ring::RingRequest;
 use crate::tool::cutting::Method;
@@ -167,13 +168,13 @@ impl Simulated {
         let planned = request.wire.lot.map_or(1.0, |lot| lot.flow);
         let mut chance = self.chance(For::Piece, &[lot_n.cast_unsigned(), piece]);
         let slips = Slips {
-            mark_mm: chance.normal(0.4),
+            mark_mm: chance.normal(MARK_MM),
             jaw_mm: 0.0,
-            centre_mm: chance.normal(0.3),
-            blank_mm: chance.normal(0.3),
-            open_deg: chance.normal(3.0).abs(),
-            bent_deg: chance.normal(2.0),
-            start_mm: chance.normal(0.3),
+            centre_mm: chance.normal(START_MM),
+            blank_mm: chance.normal(CUT_MM),
+            open_deg: chance.normal(ANGLE_DEG).abs(),
+            bent_deg: chance.normal(ANGLE_DEG),
+            start_mm: chance.normal(START_MM),
             size,
             flow: flow / planned,
         };

@@ -175,14 +175,14 @@ impl PatternRequest {
     pub(super) fn changed_to(&self, other: &Self, unit: LengthUnit) -> Vec<String> {
         let changes = self.kind.0.parameters.iter().filter_map(|parameter| {
             let (old, new) = (self.value(parameter.name), other.value(parameter.name));
-            let message = |value| value_text(parameter, value, unit);
+            let text = |value| value_text(parameter, value, unit);
             // What comes of it is told as a caliper reads it.
             let comes_to = |value| match parameter.unit {
                 Unit::Mm => caliper(value, unit),
-                _ => message(value),
+                _ => text(value),
             };
             ((new - old).abs() >= SEEN_MM).then(|| {
-                text!("backwards-instead", label = parameter.label, new = comes_to(new), old = message(old))
+                text!("backwards-instead", label = parameter.label, new = comes_to(new), old = text(old))
             })
         });
         changes.collect()

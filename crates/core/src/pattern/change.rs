@@ -157,7 +157,7 @@ impl PatternRequest {
                 }
             },
             "metal" => match reading::covered_metal(text) {
-                Some(message) => changed.wire = changed.wire.message(message),
+                Some(metal) => changed.wire = changed.wire.in_metal(metal),
                 None => {
                     return Err(unknown(
                         "wire.metal",
@@ -384,8 +384,8 @@ fn read_pieces(text: &str, singly: bool) -> Result<(u32, bool), Fault> {
         ("singles", true),
         ("single", true),
     ];
-    let message = nouns.iter().find_map(|(noun, singly)| Some((typed.strip_suffix(noun)?, *singly)));
-    let (digits, singly) = message.unwrap_or((typed, singly));
+    let counted = nouns.iter().find_map(|(noun, singly)| Some((typed.strip_suffix(noun)?, *singly)));
+    let (digits, singly) = counted.unwrap_or((typed, singly));
     let most = f64::from(super::MOST_PIECES);
     #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "whole and within limits")]
     let n = number::read_count(digits).filter(|n| (0.0..=most).contains(n)).map(|n| n as u32);

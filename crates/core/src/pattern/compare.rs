@@ -74,8 +74,8 @@ impl FormedPiece<'_> {
                 let (a, b) = (mine.value(parameter.name), theirs.value(parameter.name));
                 let alike = if parameter.unit == Unit::Mm { ALIKE_MM } else { 1e-9 };
                 if (a - b).abs() > alike {
-                    let message = |value| value_text(parameter, value, unit);
-                    differ(parameter.label.as_str(), message(a), message(b));
+                    let text = |value| value_text(parameter, value, unit);
+                    differ(parameter.label.as_str(), text(a), text(b));
                 }
             }
         }

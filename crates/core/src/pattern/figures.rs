@@ -187,10 +187,12 @@ impl FinishedFinding<'_> {
             spread.sources.iter().map(|(from, mm)| format!("{from} {}", fixed(*mm, 2))).collect();
         let shown =
             figure(key, Question::InYourHand, &measure.what, String::new(), "mm").by_caliper(measure.mm);
+        // No finer than a tenth: what hands leave open is an estimate.
+        let off_mm = ((spread.mm() * 10.0).round() / 10.0).max(0.1);
         // Lengths are read off a ruler.
         let shown = if measure.kind == Measures::Length { shown.measured_off(measure.mm) } else { shown };
         let shown = shown
-            .more(format!("± {}", caliper_number(spread.mm(), unit)))
+            .more(format!("± {}", caliper_number(off_mm, unit)))
             .says(says)
             .formula(&text!("pattern-figures-and-off", formula), numbers.then(&off))
             .assumes(

@@ -11,9 +11,9 @@ use crate::wire::SIZE_SPREAD;
 use crate::words::words;
 use lorimant_text::text;
 
-/// One standard deviation of where a hand begins a bend or lays the wire on a jaw, mm: half a millimetre of a pen's mark.
+/// One standard deviation of where a hand lays the wire on a jaw, beside its mark, mm.
 pub const MARK_MM: f64 = 0.4;
-/// The same of a bend begun at a mark on the wire, mm.
+/// The same of where a bend is begun, beside its mark on the wire, mm.
 pub const START_MM: f64 = 0.3;
 /// The same of a length cut by a steel ruler, mm.
 pub const CUT_MM: f64 = 0.3;

@@ -112,7 +112,7 @@ impl RingRequest {
             Slot::Temper | Slot::Metal | Slot::Section | Slot::Winding | Slot::Cutting => {
                 match (slot, reading::exactly(text)) {
                     (Slot::Metal, _) => match reading::covered_metal(text) {
-                        Some(message) => changed.wire = changed.wire.message(message),
+                        Some(metal) => changed.wire = changed.wire.in_metal(metal),
                         None => return Err(unknown(slot, text).into()),
                     },
                     (Slot::Temper, Some(Word::Temper(temper))) => changed.wire.temper = temper,
@@ -403,9 +403,9 @@ fn is_no(text: &str) -> bool {
 }
 
 fn read_pulls(text: &str) -> Result<u32, Fault> {
-    let message = text.trim().to_lowercase();
+    let typed = text.trim().to_lowercase();
     let digits =
-        message.trim_start_matches("pulled straight").trim_end_matches("times").trim_end_matches("time");
+        typed.trim_start_matches("pulled straight").trim_end_matches("times").trim_end_matches("time");
     let digits = digits.trim().trim_end_matches("pulls").trim_end_matches("pull").trim();
     if is_no(digits) || digits == "by fingers only" {
         return Ok(0);

@@ -83,8 +83,8 @@ impl RingRequest {
             (Some(mm), _) => text!("wish-as-many-as-wire-gives", mm = of_wire(mm, unit)),
             (_, grams) => text!("wish-as-many-as-g-wire", grams = grams.unwrap_or_default()),
         });
-        let message: Vec<String> = inside.into_iter().chain(supply).collect();
-        let message = (!message.is_empty()).then(|| message.join("; "))?;
-        Some(format!("{}.", crate::words::capital(&message)))
+        let parts: Vec<String> = inside.into_iter().chain(supply).collect();
+        let parts = (!parts.is_empty()).then(|| parts.join("; "))?;
+        Some(format!("{}.", crate::words::capital(&parts)))
     }
 }

@@ -223,11 +223,11 @@ impl Workshop {
         };
         let same_name = |rod: &&Mandrel| {
             let name = |m: &Mandrel| m.name.as_deref().unwrap_or("rod").to_lowercase();
-            let (own, message) = (name(rod), name(spoken));
-            message == "rod"
-                || message == "mandrel"
-                || own == message
-                || own.split(' ').any(|word| word == message)
+            let (own, wanted) = (name(rod), name(spoken));
+            wanted == "rod"
+                || wanted == "mandrel"
+                || own == wanted
+                || own.split(' ').any(|word| word == wanted)
         };
         self.rods.iter().filter(same_size).find(same_name)
     }

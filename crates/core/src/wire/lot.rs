@@ -110,12 +110,12 @@ impl LotFactor {
     /// # Errors
     /// A fault at `wire.lot.lot_n` where it is neither.
     pub fn read(text: &str) -> Result<Option<i64>, Fault> {
-        let message = text.trim().to_lowercase();
-        let message = message.trim_start_matches("off").trim().trim_start_matches("lot").trim();
-        if matches!(message, "any" | "any spool" | "any lot" | "no" | "none" | "") {
+        let typed = text.trim().to_lowercase();
+        let typed = typed.trim_start_matches("off").trim().trim_start_matches("lot").trim();
+        if matches!(typed, "any" | "any spool" | "any lot" | "no" | "none" | "") {
             return Ok(None);
         }
-        let read = message.parse::<i64>().ok().filter(|n| *n > 0);
+        let read = typed.parse::<i64>().ok().filter(|n| *n > 0);
         read.map(Some).ok_or_else(|| {
             let message = text!("wire-lot-not-lot-enter-its-number", text = crate::words::quoted(text));
             Fault::new("wire.lot.lot_n", message)

@@ -150,7 +150,7 @@ impl Wire {
 
     /// The same wire with what was said of its metal: a metal said alone is bare.
     #[must_use]
-    pub fn message(self, (surface, metal): (Option<Surface>, Option<Metal>)) -> Self {
+    pub fn in_metal(self, (surface, metal): (Option<Surface>, Option<Metal>)) -> Self {
         let kept = if metal.is_some() { Surface::Bare } else { self.surface };
         Self { metal: metal.unwrap_or(self.metal), surface: surface.unwrap_or(kept), ..self }
     }

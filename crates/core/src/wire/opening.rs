@@ -132,30 +132,27 @@ impl Formed {
                 None => most,
             }
         };
-        let half = |of: &dyn Fn(f64) -> f64| -> f64 {
+        // How far a mouth stays open once it was pulled with a moment at this place.
+        let stays = |moment: f64| -> f64 {
             let step = FRAC_PI_2 / f64::from(SLICES);
             let at = |i: u32| {
                 let sin = ((f64::from(i) + 0.5) * step).sin();
-                of(sin) * (1.0 + sin)
+                (bent(moment * sin) - moment * sin / stiffness) * (1.0 + sin)
             };
             2.0 * arm_mm * arm_mm * step * (0..SLICES).map(at).sum::<f64>()
         };
-        let stays = |moment: f64| half(&|sin| bent(moment * sin) - moment * sin / stiffness);
-        // The greatest moment at which what comes of it is still under a limit, by halving.
-        let until = |limit: f64, of: &dyn Fn(f64) -> f64| {
+        // The greatest moment after which less than that stays, by halving.
+        let until = |limit: f64| {
             let (mut low, mut high) = (0.0, moments.last().copied().unwrap_or(collapse_nmm));
             for _ in 0..24 {
                 let middle = f64::midpoint(low, high);
-                if of(middle) < limit { low = middle } else { high = middle }
+                if stays(middle) < limit { low = middle } else { high = middle }
             }
             low
         };
         // A section that was hammered is thinner across as well; both moments are of the same metal.
         let grown = profile.hammered_modulus_mm3(self.thickness_mm) / profile.plastic_modulus_mm3() / wider;
         let share = |moment: f64| moment * grown / collapse_nmm;
-        Opening {
-            first_set: share(until(FIRST_SET_MM, &stays)),
-            pulls_open: share(until(thick * wider, &stays)),
-        }
+        Opening { first_set: share(until(FIRST_SET_MM)), pulls_open: share(until(thick * wider)) }
     }
 }

@@ -69,10 +69,10 @@ pub(crate) fn amount(input: &mut &str) -> ModalResult<Amount> {
         (whole(), alt((space1, "-")), fraction).map(|(n, _, f)| n + f),
         (whole(), vulgar).map(|(n, f)| n + f),
     ));
-    let message = |value: f64| Amount { value, fraction: true };
+    let as_amount = |value: f64| Amount { value, fraction: true };
     alt((
-        mixed.map(message),
-        fraction.map(message),
+        mixed.map(as_amount),
+        fraction.map(as_amount),
         with_point.map(|value| Amount { value, fraction: false }),
     ))
     .parse_next(input)

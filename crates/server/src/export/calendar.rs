@@ -1,4 +1,4 @@
-//! ScheduleRequest as a calendar (iCalendar, RFC 5545).
+//! The schedule as a calendar (iCalendar, RFC 5545).
 
 use icalendar::{Calendar, Component as _, Event};
 use jiff::Timestamp;
@@ -6,7 +6,7 @@ use lorimant_core::bench::schedule::agenda::{Agenda, AgendaSession, JobOf};
 use lorimant_core::words::listed;
 use lorimant_text::{fixed, text};
 
-/// ScheduleRequest with work in them, and what runs by itself, as one calendar. Moments are written in universal time, so that
+/// Sessions with work in them, and what runs by itself, as one calendar. Moments are written in universal time, so that
 /// they are the same wherever summer time begins.
 pub(crate) fn of(agenda: &Agenda, workshop: &str) -> String {
     let mut calendar = Calendar::new();

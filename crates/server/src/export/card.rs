@@ -165,11 +165,11 @@ impl Card<'_> {
         } else {
             String::new()
         };
-        let message =
+        let title =
             text!("paper-card-blank-true-size-cut-flush", more, flush_mm = on_ruler(blank.flush_mm, of.unit));
         let row_mm = thick + 13.0;
         let y = self.place(y, 8.5 + row_mm);
-        self.heading(margin, y, &message);
+        self.heading(margin, y, &title);
         let mut top = y + 8.5;
         let (mut from, mut row) = (0.0, 0);
         while from < blank.flush_mm - 1e-9 && row < 12 {
@@ -229,12 +229,12 @@ impl Card<'_> {
         self.heading(margin, y, "Steps");
         let mut y = y + 5.0 * self.paper.text;
         for step in &of.worked.form.steps {
-            let message = [Some(step.text.as_str()), step.hint.as_deref(), step.caution];
-            let message: Vec<&str> = message.into_iter().flatten().collect();
-            let tall = paragraph_mm(set, &message.join(" "), self.room() - 6.0);
+            let texts = [Some(step.text.as_str()), step.hint.as_deref(), step.caution];
+            let texts: Vec<&str> = texts.into_iter().flatten().collect();
+            let tall = paragraph_mm(set, &texts.join(" "), self.room() - 6.0);
             y = self.place(y, tall - set.size);
             self.page.text(margin, y, set.bold(), &format!("{}", step.step_n));
-            y = self.paragraph(margin + 6.0, y, set, &message.join(" ")) + 0.8;
+            y = self.paragraph(margin + 6.0, y, set, &texts.join(" ")) + 0.8;
         }
         y
     }
@@ -242,9 +242,9 @@ impl Card<'_> {
     /// What the label for the bag says, in one line.
     fn for_the_bag(&mut self, of: &Finding, y: f64) {
         let rows = bag_rows(of).into_iter().filter(|(_, text)| !text.is_empty());
-        let message: Vec<String> = rows.map(|(title, text)| format!("{title} {text}")).collect();
-        let message = text!("paper-card-for-bag", message = message.join("; "));
-        self.paragraph(self.paper.margin, y, self.small(), &message);
+        let rows: Vec<String> = rows.map(|(title, text)| format!("{title} {text}")).collect();
+        let text = text!("paper-card-for-bag", rows = rows.join("; "));
+        self.paragraph(self.paper.margin, y, self.small(), &text);
     }
 }
 

@@ -312,10 +312,10 @@ fn rings(of: &Chain) -> anyhow::Result<String> {
         "wire_mass_g",
     ])?;
     let request = &of.kept.request;
-    let message = |faults: lorimant_core::fault::Faults| anyhow!("{faults}");
+    let failed = |faults: lorimant_core::fault::Faults| anyhow!("{faults}");
     let plan = &of.worked.plan;
-    let first = request.rings().map_err(message)?;
-    let second = request.second_rings().map_err(message)?;
+    let first = request.rings().map_err(failed)?;
+    let second = request.second_rings().map_err(failed)?;
     let seconds_n = plan.second_n();
     // Of rings all alike, those of all parts together.
     let shut_n = |i: usize| match seconds_n {
@@ -325,7 +325,7 @@ fn rings(of: &Chain) -> anyhow::Result<String> {
     let name = |i: usize| of.worked.parts.get(i).map_or_else(|| "ring".to_owned(), |part| part.name.clone());
     let all = std::iter::once((first, plan.rings_n - seconds_n)).chain(second.map(|ring| (ring, seconds_n)));
     for (i, (ring, rings_n)) in all.enumerate() {
-        let planned = ring.plan().map_err(message)?;
+        let planned = ring.plan().map_err(failed)?;
         let part = if seconds_n == 0 { "all".to_owned() } else { name(i) };
         table.write_record([
             plain(&part),

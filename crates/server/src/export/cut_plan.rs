@@ -104,8 +104,8 @@ fn strip(
     let colour = sheet.wire.metal.figures().colour;
     let scale = (RIGHT - STRIP_LEFT) / longest;
     page.frame((LEFT, y), (TICK, TICK));
-    let message = format!("{} · {}", sheet.name(cut), of_wire(cut.length_mm, unit));
-    page.text(STRIP_LEFT, y + 3.2, Type::sans(3.8).bold(), &message);
+    let title = format!("{} · {}", sheet.name(cut), of_wire(cut.length_mm, unit));
+    page.text(STRIP_LEFT, y + 3.2, Type::sans(3.8).bold(), &title);
     let top = y + 5.4;
     let mut x = STRIP_LEFT;
     for (i, group) in cut.cuts.iter().enumerate() {
@@ -129,8 +129,8 @@ fn strip(
 }
 
 fn foot(mut page: Page, number: usize, title: &str) -> String {
-    let message = text!("paper-cut-plan-lorimant-cutting-plan-page-strips", number);
-    page.text(LEFT, 291.0, Type::sans(2.8).quiet(), &message);
+    let foot = text!("paper-cut-plan-lorimant-cutting-plan-page-strips", number);
+    page.text(LEFT, 291.0, Type::sans(2.8).quiet(), &foot);
     page.finish(title)
 }
 

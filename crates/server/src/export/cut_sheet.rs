@@ -49,7 +49,7 @@ fn scale_to_fit(width: f64) -> f64 {
     if width <= ROOM { 1.0 } else { ROOM / width }
 }
 
-fn message(scale: f64) -> String {
+fn scale_text(scale: f64) -> String {
     if scale >= 1.0 {
         text!("paper-cut-sheet-true-size").to_owned()
     } else {
@@ -68,7 +68,7 @@ fn draw_stage(page: &mut Page, of: &Sheetable, y: f64) -> f64 {
     page.dimensioned((LEFT, y + 9.0), large, drawing, &of.worked.colour);
     let y = y + 9.0 + frame.height_mm * large + 10.0;
     let scale = scale_to_fit(frame.width_mm).min(60.0 / frame.height_mm);
-    page.text(LEFT, y, Type::sans(3.4).bold(), &text!("paper-cut-sheet-same", scale = message(scale)));
+    page.text(LEFT, y, Type::sans(3.4).bold(), &text!("paper-cut-sheet-same", scale = scale_text(scale)));
     page.drawing((LEFT, y + 3.0), scale, drawing, &of.worked.colour);
     y + 3.0 + frame.height_mm * scale + 4.0
 }
@@ -79,7 +79,7 @@ fn draw_strip(page: &mut Page, strip: &Strip, colour: &str, y: f64) -> f64 {
         LEFT,
         y,
         Type::sans(3.4).bold(),
-        &text!("paper-cut-sheet-strip-one-ring-straight", scale = message(scale)),
+        &text!("paper-cut-sheet-strip-one-ring-straight", scale = scale_text(scale)),
     );
     let top = y + 6.5;
     let thick = (strip.thickness_mm * scale).max(0.6);

@@ -134,11 +134,11 @@ impl Cells<'_> {
 
     fn money(&self, heading: &str, faults: &mut Faults) -> Option<Decimal> {
         let cell = self.cell(heading, faults)?;
-        let message = || {
+        let wrong = || {
             let cell = quoted(&cell);
             text!("paper-rack-read-not-amount-money-write-as", cell)
         };
-        faults.keep(number::decimal(&cell).map_err(|_| Fault::new(heading, message())))
+        faults.keep(number::decimal(&cell).map_err(|_| Fault::new(heading, wrong())))
     }
 
     /// A word the line cannot do without.

@@ -95,7 +95,7 @@ fn written(table: csv::Writer<Vec<u8>>) -> anyhow::Result<Vec<u8>> {
     table.into_inner().map_err(|error| anyhow::anyhow!("{error}"))
 }
 
-fn message(number: Option<f64>) -> String {
+fn cell(number: Option<f64>) -> String {
     number.map(|n| n.to_string()).unwrap_or_default()
 }
 
@@ -123,8 +123,8 @@ pub(crate) fn keepings_csv(keepings: &[StockLevel]) -> anyhow::Result<Vec<u8>> {
             &keeping.keep_mm.to_string(),
             wire.temper.word(),
             wire.section.word(),
-            &message(keeping.shortest_useful_mm),
-            &message(keeping.pack_mm),
+            &cell(keeping.shortest_useful_mm),
+            &cell(keeping.pack_mm),
             &keeping.pack_price.map(|price| price.to_string()).unwrap_or_default(),
             &plain(&keeping.source),
         ])?;
@@ -157,12 +157,12 @@ pub(crate) fn lots_csv<'a>(lots: impl Iterator<Item = (&'a Lot, f64)>) -> anyhow
             lot.wire.temper.word().to_owned(),
             lot.wire.section.word().to_owned(),
             lot.surface.word().to_owned(),
-            message(lot.skin_share),
+            cell(lot.skin_share),
             format!("{left_mm:.3}"),
             format!("{:.3}", balance.left_g),
             balance.value.map(|value| value.to_string()).unwrap_or_default(),
             lot.bought_on.clone().unwrap_or_default(),
-            message(lot.tare_g),
+            cell(lot.tare_g),
             plain(&lot.note),
         ])?;
     }

@@ -63,8 +63,8 @@ impl Printer {
             line.write_all(document).await?;
             line.shutdown().await?;
             // The other side hangs up once it has everything.
-            let mut message = [0; 64];
-            while line.read(&mut message).await? > 0 {}
+            let mut rest = [0; 64];
+            while line.read(&mut rest).await? > 0 {}
             Ok(())
         })
         .await

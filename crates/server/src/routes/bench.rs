@@ -185,7 +185,7 @@ async fn lead_batch(Shared(state): Shared<State>, Path(id): Path<i64>) -> Result
     let shown = |lot: &Stocked| {
         let left = of_wire(lot.balance.left_mm, unit);
         let instead = wire.lot.and_then(|planned| planned.instead(lot.entry.id));
-        let instead = instead.map_or(String::new(), |message| format!(": {message}"));
+        let instead = instead.map_or(String::new(), |text| format!(": {text}"));
         text!("api-bench-left", name = lot.entry.name, left, instead)
     };
     let lots = stock.iter().map(|lot| LotOf { id: lot.entry.id, label: shown(lot) }).collect();

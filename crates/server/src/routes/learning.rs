@@ -334,11 +334,11 @@ async fn list_worn(Shared(state): Shared<State>) -> Result<Json<Vec<JawSeen>>, P
     let seen = aside(move || {
         let of = |one: &Checked| one.entry.record.loops_seen(&one.readings, &workshop).unwrap_or_default();
         let loops: Vec<LoopSeen> = formed.iter().flat_map(of).collect();
-        let message = |entry: Entry<Plier>| {
+        let jaw = |entry: Entry<Plier>| {
             let seen = seen_on(&entry.record, &entry.updated_at, &loops, workshop.habits.unit)?;
             Some(JawSeen { plier: entry.id, name: entry.name, seen })
         };
-        pliers.into_iter().filter_map(message).collect()
+        pliers.into_iter().filter_map(jaw).collect()
     });
     seen.await.map(Json)
 }

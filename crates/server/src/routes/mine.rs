@@ -49,7 +49,7 @@ pub(super) async fn answer(state: &State, mine: Mine) -> Result<(Answer, Vec<Fou
         Mine::OrdersFor(name) => orders_for(state, &name).await,
         Mine::Stock(words) => {
             let told = stock_told(&words, &spools(state).await?, &state.store.workshop());
-            Ok((message(told), at(text!("api-mine-wire-stock"), "/wire")))
+            Ok((headed(told), at(text!("api-mine-wire-stock"), "/wire")))
         }
         Mine::Enough(words) => enough(state, words).await,
         Mine::ReadyWhen(words) => ready_when(state, words).await,
@@ -87,7 +87,7 @@ pub(super) async fn called(state: &State, words: String) -> Result<Vec<Found>, P
     .await
 }
 
-fn message(headline: String) -> Answer {
+fn headed(headline: String) -> Answer {
     Answer { headline, ..Answer::default() }
 }
 
@@ -96,9 +96,9 @@ fn one<T>(entry: Option<Entry<T>>, n: i64, noun: &str, path: &str) -> (Answer, V
         Some(entry) => {
             let closed = if entry.archived { text!("api-mine-closed") } else { "" };
             let headline = format!("{}{closed}: {}", entry.name, entry.description);
-            (message(headline), at(&entry.name, path))
+            (headed(headline), at(&entry.name, path))
         }
-        None => (message(text!("api-mine-there-no-number", noun, n)), vec![]),
+        None => (headed(text!("api-mine-there-no-number", noun, n)), vec![]),
     }
 }
 
@@ -107,11 +107,11 @@ async fn orders_for(state: &State, name: &str) -> Result<(Answer, Vec<Found>), P
     let own: Vec<&Entry<Order>> =
         all.iter().filter(|entry| entry.record.customer.to_lowercase().contains(name)).collect();
     if own.is_empty() {
-        return Ok((message(text!("api-mine-no-open-order-for", name)), vec![]));
+        return Ok((headed(text!("api-mine-no-open-order-for", name)), vec![]));
     }
     let each: Vec<String> =
         own.iter().map(|entry| format!("{}: {}", entry.name, entry.description)).collect();
-    Ok((message(each.join(" ")), at(text!("api-mine-orders"), "/orders")))
+    Ok((headed(each.join(" ")), at(text!("api-mine-orders"), "/orders")))
 }
 
 /// All wire that is there.

@@ -1,4 +1,4 @@
-//! ScheduleRequest: what is done when, what goes into the barrel together, the day's sheet, the calendar.
+//! The schedule: what is done when, what goes into the barrel together, the day's sheet, the calendar.
 
 use std::collections::VecDeque;
 use std::sync::Arc;
@@ -69,7 +69,7 @@ struct Looking {
 /// What is planned, and what it was planned by.
 #[derive(Serialize, ToSchema)]
 struct PlannedSchedule {
-    /// ScheduleRequest with their steps.
+    /// Sessions with their steps.
     agenda: Agenda,
     /// What is held by hand.
     holds: Vec<Entry<ScheduleChange>>,

@@ -230,8 +230,8 @@ fn history() -> Result<()> {
         let folder = tempfile::tempdir()?;
         let (mut child, address) = launch_empty(&folder.path().join("workshop.lorimant")).await?;
         let mut stream = connect(&address).await?;
-        let (status, message) = answer(&mut stream, "POST", "/api/workshop", &many_readings()).await?;
-        anyhow::ensure!(status < 300, "{}", String::from_utf8_lossy(&message));
+        let (status, body) = answer(&mut stream, "POST", "/api/workshop", &many_readings()).await?;
+        anyhow::ensure!(status < 300, "{}", String::from_utf8_lossy(&body));
         let mut times = vec![];
         for _ in 0..40 {
             let start = Instant::now();

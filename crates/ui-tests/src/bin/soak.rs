@@ -19,7 +19,7 @@ const LOTS: usize = 2000;
 const LINES: usize = 100;
 
 fn main() -> Result<()> {
-    let minutes = std::env::args().nth(1).map_or(Ok(10.0), |message| message.parse::<f64>())?;
+    let minutes = std::env::args().nth(1).map_or(Ok(10.0), |text| text.parse::<f64>())?;
     let runtime = tokio::runtime::Builder::new_multi_thread().enable_all().build()?;
     runtime.block_on(async {
         mixed_load(Duration::from_secs_f64(minutes * 60.0)).await?;
@@ -211,8 +211,8 @@ async fn lot(stream: &mut TcpStream, dice: &mut Dice) -> Result<i64> {
 
 async fn must(stream: &mut TcpStream, method: &str, path: &str, body: &Value) -> Result<()> {
     let body = if body.is_null() { String::new() } else { body.to_string() };
-    let (status, message) = answer(stream, method, path, &body).await?;
-    ensure!(status < 300, "{method} {path}: {status} {}", String::from_utf8_lossy(&message));
+    let (status, body) = answer(stream, method, path, &body).await?;
+    ensure!(status < 300, "{method} {path}: {status} {}", String::from_utf8_lossy(&body));
     Ok(())
 }
 

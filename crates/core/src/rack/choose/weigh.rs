@@ -224,17 +224,17 @@ impl ChooseRequest {
         let cost = cost(wire, measured.blank_mm, rack).map(|cost| cost.round_dp(3));
         let left_mm = rack.left_mm(wire);
         let points = self.points(wire, &measured, duty, cost.and_then(|cost| cost.to_f64()));
-        let mut message: Vec<(f64, String)> = points
+        let mut reasons: Vec<(f64, String)> = points
             .iter()
             .filter_map(|(point, miss)| {
                 Some((*miss, self.sentence(*point, *miss, wire, (&measured, duty), cost, habits.unit)?))
             })
             .collect();
         let unfit_miss = if unfit.is_empty() { 0.0 } else { UNFIT };
-        message.extend(unfit.into_iter().map(|sentence| (UNFIT, sentence)));
+        reasons.extend(unfit.into_iter().map(|sentence| (UNFIT, sentence)));
         // What misses plainly first, the worst before the rest; what is as wanted keeps its order.
         let plain = |miss: f64| if miss < PLAIN { 0.0 } else { miss };
-        message.sort_by(|a, b| plain(b.0).total_cmp(&plain(a.0)));
+        reasons.sort_by(|a, b| plain(b.0).total_cmp(&plain(a.0)));
         let mut cautions = vec![wire.metal.figures().care.to_string()];
         if measured.strain_used > CRACK_STRAIN {
             cautions.insert(
@@ -263,7 +263,7 @@ impl ChooseRequest {
                 .then(|| text!("choose-weigh-in-stock", left_mm = of_wire(left_mm, habits.unit))),
             cost,
             misses: points.iter().map(|(_, miss)| miss).sum::<f64>() + unfit_miss + to_buy(wire, rack),
-            reasons: message.into_iter().map(|(_, sentence)| sentence).collect(),
+            reasons: reasons.into_iter().map(|(_, sentence)| sentence).collect(),
             cautions,
             colour: wire.metal.figures().colour,
         })
@@ -375,7 +375,7 @@ impl ChooseRequest {
         };
         let in_temper = |temper| measured(Wire { temper, ..best.clone() });
         if let (Some(soft), Some(half)) = (in_temper(Temper::Soft), in_temper(Temper::HalfHard)) {
-            let message = |m: Measured| {
+            let figures = |m: Measured| {
                 let load = if duty.bears() {
                     text!(
                         "choose-weigh-opens-at-as-made-after",
@@ -390,8 +390,8 @@ impl ChooseRequest {
             };
             makers_differ.push(MakersDiffer {
                 question: text!("choose-weigh-start-soft-or-half-hard"),
-                some: text!("choose-weigh-dead-soft-hardened-afterwards", soft = message(soft)),
-                others: text!("choose-weigh-half-hard-used-as", half = message(half)),
+                some: text!("choose-weigh-dead-soft-hardened-afterwards", soft = figures(soft)),
+                others: text!("choose-weigh-half-hard-used-as", half = figures(half)),
             });
         }
         if self.worn(duty) == Worn::Ear {

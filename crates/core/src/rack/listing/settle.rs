@@ -45,10 +45,10 @@ fn first<T: Copy + PartialEq>(
 ) -> (Option<T>, Option<String>) {
     let one = all.first().copied();
     let other = all.iter().find(|other| Some(**other) != one);
-    let parsed = one.zip(other).map(|(one, other)| {
+    let doubt = one.zip(other).map(|(one, other)| {
         text!("settle-there-two-values-for-using", noun, one = name(one), other = name(*other))
     });
-    (one, parsed)
+    (one, doubt)
 }
 
 impl Settling {

@@ -296,7 +296,7 @@ pub struct Agenda {
     /// The moment it is reckoned from.
     #[cfg_attr(feature = "schema", schema(value_type = String))]
     pub begins: Timestamp,
-    /// ScheduleRequest, one after another, those without work among them.
+    /// Sessions, one after another, those without work among them.
     pub sessions: Vec<AgendaSession>,
     /// What runs by itself.
     pub unattended: Vec<Alone>,
