@@ -562,3 +562,16 @@ fn the_ask_line_knows_findings() {
     assert!(mended.assumed.iter().any(|text| text == "“hoks” is read as hooks."), "{:?}", mended.assumed);
     assert_eq!(mended.pattern.unwrap().pieces_n, 24);
 }
+
+/// Both halves of a folded wire are marked alike, and told once.
+#[test]
+fn a_place_that_is_marked_twice_is_told_once() {
+    let pair = usual("folded-pair");
+    let workshop = bench();
+    let finished = pair.finished(&workshop).unwrap();
+    let told: Vec<String> =
+        lorimant_core::pattern::sheet::measured(&finished.marks).map(|mark| mark.place_told()).collect();
+    let once: std::collections::BTreeSet<&String> = told.iter().collect();
+    assert_eq!(told.len(), once.len(), "{told:?}");
+    assert!(finished.marks.len() > told.len() && told.len() >= 3, "{told:?}");
+}

@@ -228,3 +228,19 @@ fn what_was_learned_of_the_lot_narrows_it() {
     assert!(unknown.iter().all(|(key, mm)| learned[key] <= mm + 1e-12));
     assert!(learned["height"] < unknown["height"] && learned["bend_mm"] < unknown["bend_mm"]);
 }
+
+/// Each size that is drawn is told as the sentence tells it, with its ±.
+#[test]
+fn a_drawn_size_is_the_one_of_the_sentence() {
+    let workshop = bench();
+    for kind in Kind::all() {
+        let request = PatternRequest::usual(kind);
+        let finished = request.finished(&workshop).unwrap();
+        for figure in finished.figures(&workshop) {
+            let Some(parameter) = kind.0.parameter(figure.key) else { continue };
+            let shown: f64 = figure.value.parse().unwrap();
+            assert!((shown - request.value(parameter.name)).abs() < 0.051, "{} {}", kind.0.kind, figure.key);
+            assert!(figure.more.unwrap().starts_with("± "), "{}", figure.key);
+        }
+    }
+}

@@ -170,14 +170,17 @@ impl FinishedFinding<'_> {
             let formula = text!("pattern-figures-largest-smallest-position-on-wires");
             (key, says, formula, (num(to, 3) - num(from, 3)).comes_to(3, "mm"))
         };
+        // A size that is drawn is told as the sentence and the drawing tell it.
+        let drawn = self.formed.request.kind.0.parameter(&measure.key);
+        let mm = drawn.map_or(measure.mm, |parameter| self.formed.request.value(parameter.name));
         let (key, says, formula, numbers) = match measure.key.as_str() {
             "height" => over_all("height", least.y, most.y, text!("pattern-figures-from-top-bottom")),
             "width" => over_all("width", least.x, most.x, "across"),
             "depth" => over_all("depth", least.z, most.z, text!("pattern-figures-from-front-back")),
-            name => {
-                let parameter = self.formed.request.kind.0.parameter(name)?;
+            _ => {
+                let parameter = drawn?;
                 let says = parameter.description.to_owned().to_string();
-                let numbers = plain(measure.mm).comes_to(3, "mm");
+                let numbers = plain(mm).comes_to(3, "mm");
                 (parameter.name, says, text!("pattern-figures-as-drawn"), numbers)
             }
         };
@@ -185,12 +188,11 @@ impl FinishedFinding<'_> {
         let off = sum(squares).root().comes_to(2, "mm");
         let from: Vec<String> =
             spread.sources.iter().map(|(from, mm)| format!("{from} {}", fixed(*mm, 2))).collect();
-        let shown =
-            figure(key, Question::InYourHand, &measure.what, String::new(), "mm").by_caliper(measure.mm);
+        let shown = figure(key, Question::InYourHand, &measure.what, String::new(), "mm").by_caliper(mm);
         // No finer than a tenth: what hands leave open is an estimate.
         let off_mm = ((spread.mm() * 10.0).round() / 10.0).max(0.1);
         // Lengths are read off a ruler.
-        let shown = if measure.kind == Measures::Length { shown.measured_off(measure.mm) } else { shown };
+        let shown = if measure.kind == Measures::Length { shown.measured_off(mm) } else { shown };
         let shown = shown
             .more(format!("± {}", caliper_number(off_mm, unit)))
             .says(says)

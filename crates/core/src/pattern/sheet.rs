@@ -284,9 +284,18 @@ impl Kind {
     }
 }
 
-/// The marks that are measured off: what is rolled from the very end needs none, turns are counted.
+/// The marks that are measured off, each place once: what is rolled from the very end needs none, turns are counted, and both
+/// halves of a folded wire are marked alike.
 pub fn measured(marks: &[Mark]) -> impl Iterator<Item = &Mark> {
-    marks.iter().filter(|mark| !mark.from_end && !mark.counted)
+    let off = |mark: &&Mark| !mark.from_end && !mark.counted;
+    let told_before = move |i: usize, mark: &Mark| {
+        marks.iter().take(i).filter(off).any(|before| before.place_told() == mark.place_told())
+    };
+    marks
+        .iter()
+        .enumerate()
+        .filter(move |(i, mark)| off(mark) && !told_before(*i, mark))
+        .map(|(_, mark)| mark)
 }
 
 /// Where a mark stands on a strip that is drawn from its left end, in few signs: `49.5`.
