@@ -21,7 +21,7 @@ function again(failures: number, thrown: unknown) {
 
 // The server is this machine's or the workshop's own: it answers with no way out to the world.
 
-createApp(App)
+const app = createApp(App)
   .use(createPinia())
   .use(router)
   .use(vuetify)
@@ -33,4 +33,15 @@ createApp(App)
       },
     },
   })
-  .mount('#app')
+
+/** The typefaces of the first look. What is drawn before they are there moves when they come, under a finger that was about to press. */
+const typefaces = [
+  '400 1em Alegreya',
+  '700 1em Alegreya',
+  '400 1em "Alegreya Sans"',
+  '500 1em "Alegreya Sans"',
+  '700 1em "Alegreya Sans"',
+]
+const loaded = Promise.all(typefaces.map((face) => document.fonts.load(face)))
+const patience = new Promise((done) => setTimeout(done, 1500))
+void Promise.race([loaded, patience]).finally(() => app.mount('#app'))

@@ -1,6 +1,8 @@
 import { createVuetify } from 'vuetify'
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg'
+import { en } from 'vuetify/locale'
 import 'vuetify/styles'
+import { t } from './text'
 
 /** Quiet ground, ink, one accent, one colour each for watch and stop. */
 const light = {
@@ -45,6 +47,8 @@ const dark = {
 
 export default createVuetify({
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
+  // What Vuetify says of its own to screen readers is in our catalogue as well.
+  locale: { messages: { en: { ...en, input: { ...en.input, clear: t('theme-clear') } } } },
   theme: {
     defaultTheme: 'light',
     cspNonce: document.querySelector<HTMLMetaElement>('meta[name=csp-nonce]')?.content,

@@ -183,11 +183,14 @@ pub fn check_text(field: &str, noun: &str, text: &str, most: u32) -> Result<(), 
     Err(Fault::new(field, message).limit(f64::from(most)))
 }
 
+/// The unit of a [`Span`] of turns.
+pub const TURNS: &str = " turns";
+
 /// A number's allowed span, closed at both ends, with the words for its error.
 pub struct Span {
     /// What the number is.
     pub noun: Text,
-    /// Its unit as it stands behind the number, with its space.
+    /// Its unit as it stands behind the number, with its space; [`TURNS`] is put into words.
     pub unit: &'static str,
     /// Least it may be, in the unit.
     pub least: f64,
@@ -219,7 +222,9 @@ impl Span {
         } else {
             String::new()
         };
-        let of_it = if value == 1.0 { unit.strip_suffix('s').unwrap_or(unit) } else { unit };
+        let one = value == 1.0;
+        let of_it = if *unit == TURNS { text!("fault-turns", one) } else { (*unit).to_owned() };
+        let unit = if *unit == TURNS { text!("fault-turns", one = false) } else { (*unit).to_owned() };
         let right = text!("fault-can-be-from", least, most, unit, inches);
         if !value.is_finite() {
             Err(Fault::new(field, text!("fault-not-number", noun, right)))

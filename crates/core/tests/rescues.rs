@@ -227,3 +227,40 @@ fn put_right_as_it_is_made(
     assert!(judged.text.contains(says), "{}", judged.text);
     assert!(key != "ball_mm" || one.how.starts_with("Outer jaws"), "{}", one.how);
 }
+
+/// A table of mishaps, each with what a maker would take first, written before it was looked what is offered.
+#[test]
+fn what_a_maker_would_take_first_is_offered_first() {
+    let table = include_str!("tables/mishaps.tsv");
+    let mut other = vec![];
+    let mut all = 0;
+    for line in table.lines().filter(|line| !line.starts_with('#')) {
+        let cells: Vec<&str> = line.split('\t').collect();
+        let [kind, wrong, amount, after, wanted] = cells[..] else { panic!("{line}") };
+        let (kind, hammered) = kind.split_once(' ').map_or((kind, false), |(kind, _)| (kind, true));
+        let mut request = usual(kind);
+        if hammered {
+            let thin = 0.8 * request.wire.size_mm;
+            request.parameters.insert("hammered_mm".to_owned(), thin);
+        }
+        let at_step_n = match after {
+            "-" => None,
+            operation => Some(step_of(&request, operation.parse().unwrap())),
+        };
+        let mishap = WentWrong { wrong: wrong.parse().unwrap(), amount: amount.parse().unwrap(), at_step_n };
+        let rescues = rescued(&request, mishap, &[], &tapered()).unwrap();
+        let first = rescues.options.first().map_or("nothing", |one| one.text.as_str()).to_lowercase();
+        let is = |words: &str| {
+            let words =
+                words.strip_prefix("the ").map_or(words.to_lowercase(), |label| format!("make the {label} "));
+            first.contains(&words)
+        };
+        all += 1;
+        if !wanted.split('|').any(is) {
+            let offered: Vec<&str> = rescues.options.iter().map(|one| one.text.as_str()).collect();
+            other.push(format!("{line}: {offered:#?}"));
+        }
+    }
+    assert!(all >= 60, "{all}");
+    assert!(other.is_empty(), "{} of {all}:\n{}", other.len(), other.join("\n"));
+}

@@ -194,7 +194,7 @@ impl Settings {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         faults.keep(check_text("workshop_name", text!("api-kept-workshops-name"), &self.workshop_name, 60));
-        faults.keep(check_text("currency", "currency", &self.currency, 8));
+        faults.keep(check_text("currency", text!("noun-currency"), &self.currency, 8));
         faults.keep(check_money("hour_rate", Some(self.hour_rate)));
         faults.nest("hand", self.hand.check());
         faults.nest("methods", self.methods.check());
@@ -432,8 +432,8 @@ fn named(noun: &str, name: &str, note: &str, request: Option<Faults>) -> Result<
         let message = text!("api-kept-enter-name-for", noun);
         faults.add(Fault::new("name", message));
     }
-    faults.keep(check_text("name", "name", name, 80));
-    faults.keep(check_text("note", "note", note, 2000));
+    faults.keep(check_text("name", text!("noun-name"), name, 80));
+    faults.keep(check_text("note", text!("noun-note"), note, 2000));
     faults.nest("request", request.map_or(Ok(()), Err));
     faults.into_result()
 }
@@ -458,6 +458,6 @@ impl Kept for KeptBlade {
     }
 
     fn check(&self) -> Result<(), Faults> {
-        Ok(check_text("note", "note", &self.note, 200)?)
+        Ok(check_text("note", text!("noun-note"), &self.note, 200)?)
     }
 }

@@ -18,7 +18,7 @@ api-document-this-file-version-this-program = This file is of version { $version
 
 ## api-plans
 
-api-plans-file-holds-no-plans-patterns = The file holds no plans, patterns, chains, weaves, rods, pliers or blades.
+api-plans-file-holds-no-plans-patterns = The file holds no plans, findings, chains, weaves, rods, pliers or blades.
 
 ## api-rack
 
@@ -106,7 +106,7 @@ api-ask-fields-too-many-read-at = { $n } fields are too many to read at once. Se
 api-backup-workshop-as-was-before-saved = { " " }The workshop as it was before is saved as “{ $kept }”.
 api-backup-copy-restored = The copy is restored.{ $before }
 api-backup-file-ended-too-early-nothing = The file ended too early. Nothing was changed.
-api-backup-nothing-saved-for-now = Nothing is saved for now: { $told }
+api-backup-nothing-saved-for-now = Nothing is saved for now: { $why }
 api-backup-there-no-copy-called = There is no copy called { $name }.
 
 ## api-bench
@@ -177,6 +177,7 @@ api-mine-kind-bag = bag
 api-mine-kind-wire = wire
 api-mine-kind-lot = lot
 api-mine-orders = Orders
+api-mine-schedule = Schedule
 api-mine-wire-stock = Wire stock
 api-mine-closed = , closed
 api-mine-there-no-number = There is no { $noun } number { $n }.

@@ -49,11 +49,15 @@ ask-finding-wire-for-cut-each-at = { $n } of wire for { $n2 } { $value }: cut ea
 ask-finding-rolled-from-end = rolled from the end
 ask-finding-mark-at = mark at { $marks }
 ask-finding-cut-at-wire = { $name }: cut { $n } at { $blank }, { $value }; { $n2 } of wire.
-ask-finding-not-leave-that-word-out = { $plural } are not { $what }: leave that word out.
+ask-finding-not-leave-that-word-out = { $plural } are not { $tumbled ->
+    [true] tumbled
+   *[other] joined
+}: leave that word out.
 ask-finding-no-metal-given-using-as = No metal given: using { $metal }, as usual for it.
 ask-finding-no-wire-size-given-using = No wire size given: using { $size }, as usual for it.
 ask-finding-no-temper-given-using-as = No temper given: using { $temper }, as usual for it.
 ask-finding-pieces-too-many-plan-at = { $count } pieces are too many to plan at once. Enter at most { $MOST_PIECES }.
+ask-finding-one = one
 ask-finding-one-pair = one pair
 ask-finding-single = Read as { $n } single pieces, not pairs.
 ask-finding-no-count-given-using = No count given: using { $one }.
@@ -62,10 +66,12 @@ ask-finding-not-hammered = { $plural } are not hammered.
 
 ## fits
 
+fits-read-as = Read as “{ $name }”.
 fits-no-metal-given-using-copper = No metal given: using copper. What fits through what depends on sizes only.
 fits-please-also-give = Please also give { $missing }.
 fits-this-names-no-ring-no = This names no ring and no finding. Write it as 6 mm ring of 18 ga copper.
 fits-neither-two-has-opening-other = Neither of the two has an opening the other could go into.
+fits-fits = Fits
 fits-doesnt-fit = Doesn't fit
 
 ## ask-line
@@ -92,7 +98,10 @@ mine-more = ; and { $n } more
 mine-in-stock = { $left_mm } in stock: { $named }{ $more }.
 mine-which-there-none-in-stock = { $needed } of { $shown }, with nothing in stock
 mine-in-stock-on = { $needed } of { $shown }; { $left } in stock, on { $n }
-mine-need = { $start }: { $what } need { $told }.
+mine-need = { $enough ->
+    [true] Yes
+   *[other] No
+}: { $what } need { $told }.
 
 ## number
 
@@ -221,3 +230,21 @@ vague-which-cap = Which cap?
 vague-hammered-how-thin = Hammered how thin? Write the thickness after it.
 vague-which-part = Which part of it?
 vague-how-thick = How thick is it? Measure it with the caliper and write its size before it.
+
+## ask-noun
+
+ask-noun-aspect-ratio = aspect ratio
+ask-noun-blade = blade
+ask-noun-count = count
+ask-noun-cutting = cutting
+ask-noun-finding = finding
+ask-noun-inside = inside
+ask-noun-metal = metal
+ask-noun-outside = outside
+ask-noun-rod = rod
+ask-noun-section = section
+ask-noun-size-it-goes-over = size it goes over
+ask-noun-surface = surface
+ask-noun-temper = temper
+ask-noun-weight = weight
+ask-noun-winding = winding

@@ -47,7 +47,10 @@ chain-figures-includes-usual-scrap-from-opening = Includes the usual scrap from 
 chain-figures-rings-chains-1-scrap-spares = rings × chains × (1 + scrap) + spares
 chain-figures-set-in-your-workshop-settings = Set in your workshop settings.
 chain-figures-habit-not-law = A habit, not a law.
-chain-figures-than-asked-whole-rows-only = { $spread }; { $off } { $word } than asked: whole rows only
+chain-figures-than-asked-whole-rows-only = { $spread }; { $off } { $longer ->
+    [true] longer
+   *[other] shorter
+} than asked: whole rows only
 chain-figures-finished-length = finished length
 chain-figures-pulled-taut-with-clasp-if = Pulled taut, with the clasp if there is one. Lying loose it is shorter.
 chain-figures-repeats-length-one-clasp = repeats × length of one + clasp
@@ -125,10 +128,8 @@ chain-there-no-weave-weaves = There is no weave “{ $word }”.{ $word2 } The w
 
 placing-shorter-than-one-repeat-weave = It is shorter than one repeat of the weave.
 placing-row = { $letter } of row { $cell }
-placing-and = { $ring } and { $ring2 }
 placing-fold-back-over-their-row = Fold { $all } back over { $over } of their row, one to each side. Spread { $over } so that the folded rings show between them.{ " " }
 placing-take-open-ring = Take an open ring, { $named }.{ " " }
-placing-pre-closed-ring = pre-closed ring
 placing-put-on-open-ring = Put { $shut } ({ $shut2 }) on an open ring, { $named }.{ " " }
 placing-close-hang-loop-scrap-wire = Close it. Hang a loop of scrap wire in it to mark the start.
 placing-close-lay-beside-others-its = Close it, and lay it beside the others of its row.
@@ -137,8 +138,6 @@ placing-open-this-ring-only-sideways = Open this ring only, sideways, to a gap o
 placing-nothing-hangs-on-yet-take = Nothing hangs on it yet: take it off and start it again. { $open_up }
 placing-if-missed-comes-away-when = If it missed { $only }, { $ring } comes away when you pull. { $open_up }
 placing-one-link-short-if-missed = One link short: if { $ring } missed { $last }, then { $last } swings free, the row leans to the other side, and the next row isn't level. { $open_up }
-placing-of = { $listed } of { $row }
-placing-and-2 = { $most } and { $last }
 
 ## chain-plan
 
@@ -193,7 +192,10 @@ chain-sentence-no-clasp = no clasp
 chain-sentence-with-2 = , with{ " " }
 chain-sentence-no-ease = no ease
 chain-sentence-ease = { $ease_mm } of ease
-chain-sentence-spare-ring = spare ring
+chain-sentence-clasp = { $an ->
+    [true] an
+   *[other] a
+} { $name }
 chain-sentence-scrap = { $scrap_share } % scrap
 chain-sentence-rings-inside = : rings { $inside_mm } inside
 
@@ -233,6 +235,12 @@ weave-left = { " " }{ $n } to the left
 
 ## weaves
 
+weaves-byzantine = Byzantine
+weaves-box = box
+weaves-connector = connector
+weaves-fold = fold
+weaves-ring = ring
+weaves-row = row
 weaves-first-pair = first pair
 weaves-second-pair = second pair
 weaves-one-in-one = one in one

@@ -105,9 +105,20 @@ file-undo-from = { " " }from { $device }
 file-undo-undo-those-at-bench-first = Undo those at the bench first, or close the batch without bagging
 file-undo-set-readings-aside-or-archive = Set the readings aside, or archive the measurement
 file-undo-undo-those-first-or-correct = Undo those first, or correct the length of the lot
-file-undo-entry-in-its-history = entry in its history
-file-undo-entries-in-its-history = { $n } entries in its history
-file-undo-presses = { $n } presses
+file-undo-entries-in-its-history = { $n ->
+    [one] { $n } entry in its history
+   *[other] { $n } entries in its history
+}
+file-undo-presses = { $n ->
+    [one] { $n } press
+   *[other] { $n } presses
+}
+file-undo-readings = { $n ->
+    [one] { $n } reading
+   *[other] { $n } readings
+}
+file-undo-at = { $by } at { $clock }
+file-undo-on = { $by } on { $day } at { $clock }
 file-undo-not-undone-has-since-was = not undone: the { $noun } “{ $name }” has { $what } since it was added, the last{ $when }. { $instead }
 file-undo-not-undone-was-changed-since = not undone: “{ $name }” was changed since, the last time{ $when }. Undo that first, or change it by hand
 
@@ -143,7 +154,7 @@ file-written-what-was-written-last-in = { $why }. What was written last is in th
 file-error-sqlite = the workshop's file could not be read or written: { $of }
 file-error-migration = the workshop's file could not be brought up to date: { $of }
 file-error-unopened = the workshop's file could not be opened: { $of }
-file-error-stranger = this is no workshop's file: another program made it, and it is left as it is
+file-error-stranger = this is not a workshop's file: another program made it. It is left as it is
 file-error-newer = a newer Lorimant wrote this file. Open it with that one; it is left as it is
 file-error-held = another Lorimant is serving this file already{ $at }. Use that one, or stop it first
 file-error-gone = nothing was changed: the workshop's file is no longer at { $of }. Put it back there, or restore a copy in Settings

@@ -1,22 +1,47 @@
 ## cause
 
-cause-mark-slipped-jaw = The mark slipped { $by } { $value } the jaw.
+cause-mark-slipped-jaw = The mark slipped { $by } { $up ->
+    [true] up
+   *[other] down
+} the jaw.
 cause-far-end = far end
 cause-near-end = near end
 cause-centre-bend-was-off-by = The centre of the bend was off by { $by }, towards the { $value }.
-cause-blank-was-too = The blank was { $by } too { $value }.
+cause-blank-was-too = The blank was { $by } too { $long ->
+    [true] long
+   *[other] short
+}.
 cause-loops-were-left-short-closed = Loops were left { $amount }° short of closed.
-cause-wire-than-its-label-about = The wire is { $per_cent } { $value } than its label: about { $amount } of a gauge.
-cause-wire-springs-back-than-planned = The wire springs back { $per_cent } { $value } than planned: it is { $value2 } than its label says.
-cause-rod-than-its-label = The rod is { $by } { $value } than its label.
-cause-draw-mark-again-hold-wire = Draw the mark again. Hold the wire { $by } nearer the { $value }.
+cause-wire-than-its-label-about = The wire is { $per_cent } { $thicker ->
+    [true] thicker
+   *[other] thinner
+} than its label: about { $amount } of a gauge.
+cause-wire-springs-back-than-planned = The wire springs back { $per_cent } { $more ->
+    [true] more
+   *[other] less
+} than planned: it is { $harder ->
+    [true] harder
+   *[other] softer
+} than its label says.
+cause-rod-than-its-label = The rod is { $by } { $thicker ->
+    [true] thicker
+   *[other] thinner
+} than its label.
+cause-draw-mark-again-hold-wire = Draw the mark again. Hold the wire { $by } nearer the { $towards_tip ->
+    [true] tip
+   *[other] base
+}.
 cause-start-bend-nearer-press-mark = Start the bend { $by } nearer the { $value }, and press the mark into the middle of the jaw.
-cause-cut-next-one-check-how = Cut the next one { $by } { $value }. Check how much the trimming took.
+cause-cut-next-one-check-how = Cut the next one { $by } { $shorter ->
+    [true] shorter
+   *[other] longer
+}. Check how much the trimming took.
 cause-keep-rolling-until-end-meets = Keep rolling until the end meets the stem: relax the wrist, regrip, roll again.
 cause-measure-wire-on-spool-enter = Measure the wire on the spool and enter its real size in the plan.
 cause-measure-coil-this-lot-so = Measure a coil of this lot, so that plans know how it springs back.
 cause-measure-rod-where-coil-was = Measure the rod where the coil was, and correct it under Tools.
 cause-third = a third
+cause-half = half
 cause-whole = the whole
 cause-times-step = { $n } times the step
 cause-nothing-measured-yet-points-cause = Nothing measured yet points to a cause. Measure the piece first.
@@ -39,9 +64,15 @@ chart-100-would-pass = { $of_100 } of 100 would pass
 chart-hardly-any-would-pass = hardly any would pass
 chart-20-would-pass = { $of_20 } of 20 would pass
 chart-number-stands-out-where-others = Number { $n } stands out: { $mm } where the others are about { $middle }. Measure it again. If it is right, something happened there.
-chart-in-row-than-average-something = { $run } in a row are { $side } than average: something changed and stayed. A new rod, another spool, a mark rubbed off?
+chart-in-row-than-average-something = { $run } in a row are { $larger ->
+    [true] larger
+   *[other] smaller
+} than average: something changed and stayed. A new rod, another spool, a mark rubbed off?
 chart-every-other = Every other piece differs by { $apart }: two jaws, two hands or two ends used by turns? Keep to one, or sort them.
-chart-in-row-each-than-one = { $run } in a row are each { $way } than the one before: something is drifting. The { $what } slips along the jaw, the wire gets harder along the spool, or the tool wears.
+chart-in-row-each-than-one = { $run } in a row are each { $larger ->
+    [true] larger
+   *[other] smaller
+} than the one before: something is drifting. The { $what } slips along the jaw, the wire gets harder along the spool, or the tool wears.
 
 ## learn-check
 
@@ -83,14 +114,23 @@ dimension-coil = coil { $coil_inside_diameter_mm }
 dimension-passes = The { $what } passes.
 dimension-put-in-scrap-or-keep = Put it in the { $metal } scrap, or keep it for practice.
 dimension-open-sideways-go-little-past = Open it sideways, go a little past, come back until the ends meet. It is { $by } too wide now.
-dimension-wire-than-planned-another-gauge = The wire is { $by } { $value } than planned: another gauge, or stretched. Check the spool's label.
-dimension-coil-than-planned-before-you = The coil is { $by } { $value } than planned. Before you cut it, choose the rod this lot needs: see Springback.
+dimension-wire-than-planned-another-gauge = The wire is { $by } { $thicker ->
+    [true] thicker
+   *[other] thinner
+} than planned: another gauge, or stretched. Check the spool's label.
+dimension-coil-than-planned-before-you = The coil is { $by } { $larger ->
+    [true] larger
+   *[other] smaller
+} than planned. Before you cut it, choose the rod this lot needs: see Springback.
 dimension-too-large = too large
 dimension-too-small = too small
 dimension-too-far-off-fix = The { $what } is { $by } { $value }: too far off to fix.
 dimension-less-wire-used = less wire is used
 dimension-more-wire-used = more wire is used
-dimension-bend-again-on-tool-about = Bend it again on a tool about { $by } { $value }. { $around } { $value2 }, and the end moves by the same.
+dimension-bend-again-on-tool-about = Bend it again on a tool about { $by } { $thinner ->
+    [true] thinner
+   *[other] thicker
+}. { $around } { $value2 }, and the end moves by the same.
 dimension-too-large-cannot-shrink = The { $what } is { $by } too large and cannot shrink.
 dimension-heat-again-until-has-drawn = Heat the { $what } again until it has drawn in enough wire: { $by } is missing across it, and the piece gets shorter. Hold it in tongs and shield your eyes.
 dimension-open-trim-off-its-end = Open it, trim { $around } off its end and roll it again nearer the tip of the jaw.
@@ -137,12 +177,16 @@ lot-two-measurements-disagree-measure-third = { " " }The two measurements disagr
 lot-one-reading-looks-wrong-measure = { " " }One reading looks wrong: measure it again, or set it aside. Plans hardly follow it.
 lot-some-readings-look-wrong-measure = { " " }Some readings look wrong: measure them again, or set them aside. Plans hardly follow them.
 lot-nothing-learned-yet-so-usual = Nothing learned yet, so the usual ± { $handbook_spread } applies.{ $odd }
+lot-as = as
 lot-more-than = { $off } more than
 lot-less-than = { $off } less than
 lot-one-measurement = one measurement
 lot-measurements = { $measured_n } measurements
 lot-springs-back-usual-for-this = It springs back { $against } usual for this metal, ± { $spread } (was ± { $handbook_spread }; { $n }).
-lot-wire-gets-along-spool-metre = { " " }The wire gets { $way } along the spool, { $per_m } % a metre. Plans use the value at the last measurement.
+lot-wire-gets-along-spool-metre = { " " }The wire gets { $stiffer ->
+    [true] stiffer
+   *[other] softer
+} along the spool, { $per_m } % a metre. Plans use the value at the last measurement.
 
 ## measured
 
@@ -172,7 +216,10 @@ practice-get-below = Get below { $target_mm }:{ " " }
 practice-draw-line-fresh-put-middle = draw the line fresh, put the middle of the wire on it, and look before each roll.
 practice-press-same-mark-into-same = press the same mark into the same step, and bend to the same stop.
 practice-keep-your-thumb-behind-turn = keep your thumb behind the turn you are winding, and don't stop with slack wire.
-practice-all-them-than-planned-move = { " " }All of them are { $off_mm } { $way } than planned: move the mark, not your hand.
+practice-all-them-than-planned-move = { " " }All of them are { $off_mm } { $larger ->
+    [true] larger
+   *[other] smaller
+} than planned: move the mark, not your hand.
 practice-half-as-uneven-as-at = half as uneven as at first, or better
 practice-more-even-than-at-first = more even than at first
 practice-about-as-even-as-at = about as even as at first
@@ -209,6 +256,8 @@ rescue-at-has-more-strain-than = At { $by } it has more strain than the metal sh
 rescue-trim-extra-lifted-turns-leaving = Trim the extra lifted turns, leaving the first, so that the cap has { $base } turns.
 rescue-anneal-before-any-further-bend = { " " }Anneal it before any further bend.
 rescue-leave-at-harder-wider-there = Leave it at { $by }: it is harder and wider there.{ $value }
+rescue-press-spiral-tighter = Press the spiral tighter in smooth jaws, turn against turn. It comes out as planned.
+rescue-coil-spiral-tighter = Coil the spiral tighter from its middle outwards, each turn against the last. It comes out as planned.
 rescue-piece-still-comes-out-complete = The piece still comes out complete.
 rescue-make-instead = Make the { $label } { $rounded } instead of { $instead }.
 rescue-the = the { $what }
@@ -245,24 +294,44 @@ learn-spread-most-total = Most of it is { $shown } (± { $mm }, { $share } % of 
 trial-blank = blank
 trial-what-was-left-over = what was left over
 trial-make-one-first-cut-blank = Make one first: cut a blank, form it, and enter how it came out.
-trial-bend-on-tool-or-measure = bend it on a { $tool } tool, or measure how this lot springs
+trial-bend-on-tool-or-measure = bend it on a { $thinner ->
+    [true] thinner
+   *[other] thicker
+} tool, or measure how this lot springs
 trial-jaw-not-that-thin-even = the jaw is not that thin even at its tip: use another, or calibrate it with two loops
 trial-at-from-tip = , at { $place } from the tip
-trial-roll-nearer-than-this-one = roll it { $off } nearer the { $way_on } than this one{ $place }
-trial-came-out = The { $what } came out { $by } { $way }: { $put_right }.
+trial-roll-nearer-than-this-one = roll it { $off } nearer the { $towards_tip ->
+    [true] tip
+   *[other] base
+} than this one{ $place }
+trial-came-out = The { $what } came out { $by } { $larger ->
+    [true] larger
+   *[other] smaller
+}: { $put_right }.
 trial-half-millimetre = half a millimetre
 trial-thirty-second = a thirty-second
 trial-cut-next-one-like-last = Cut the next one { $length }, like the last.
 trial-cut-next-one-longer = Cut the next one { $unit } longer: { $length }.
 trial-cut-next-one-shorter = Cut the next one { $unit } shorter: { $length }.
-trial-cut-next-one = Cut the next one { $by } { $way }: { $length }.
+trial-cut-next-one = Cut the next one { $by } { $longer ->
+    [true] longer
+   *[other] shorter
+}: { $length }.
 trial-its-parts-add-up-as = Its parts add up to { $planned_mm } as drawn.
-trial-formed-they-took-marks-correct = Formed, they took { $parts } { $way }: the marks correct that.
-trial-left-over = left over
-trial-at-end = { $over_mm } { $way } at the end.
+trial-formed-they-took-marks-correct = Formed, they took { $parts } { $more ->
+    [true] more
+   *[other] less
+}: the marks correct that.
+trial-at-end = { $over_mm } { $over ->
+    [true] left over
+   *[other] missing
+} at the end.
 trial-that-far-from-what-its = That is far from what its parts add up to. Was the blank really that long, and how much was left over?
 trial-over-trials = , over { $trials_n } trials
-trial-in-your-hands-blank-needs = In your hands a blank needs { $allowance_mm } { $way } than its parts{ $of }.
+trial-in-your-hands-blank-needs = In your hands a blank needs { $allowance_mm } { $longer ->
+    [true] longer
+   *[other] shorter
+} than its parts{ $of }.
 
 ## cause
 

@@ -96,7 +96,10 @@ operations-cut-where-last-turn-ends = Where the last turn ends, { $saw }.
 operations-cut-mark-then-there = Mark { $ruler } { $from }. Then { $saw } there.
 operations-cut-cut = Cut { $ruler } { $from }.
 operations-cut-mark-cut-just-past-mark = Mark { $ruler } { $from }. Cut just past the mark.
-operations-cut-your-trials-showed-needs-than = Your trials showed it needs { $allowance_mm } { $value } than calculated.
+operations-cut-your-trials-showed-needs-than = Your trials showed it needs { $allowance_mm } { $more ->
+    [true] more
+   *[other] less
+} than calculated.
 operations-cut-rounded-ruler-comes-out-longer = Rounded to the ruler: the { $at } comes out { $surplus_mm } longer than drawn.
 operations-cut-shorter-than-too-short-hold = Shorter than { $least_held_mm }: too short to hold. Grip it in smooth pliers, or roll the first end on the spool and cut last.
 operations-cut-rolled-on-spool-no-extra = Rolled on the spool, no extra is needed to hold it: saves { $one } each, { $all } in all.
@@ -114,7 +117,10 @@ cut-twice-grip-deep-in-jaw-both = Grip deep in the jaw. Both faces are flat, but
 
 flatten-there-nothing-hammer = there is nothing to hammer.
 flatten-make-all-marks-first = Make all marks first.{ " " }
-flatten-hammer-first-from-end-flat = { $marked }Hammer the first { $to } from the { $value } end flat, to { $thin } thick. Turn it over as you go. It grows to { $grown }.
+flatten-hammer-first-from-end-flat = { $marked }Hammer the first { $to } from the { $right ->
+    [true] right
+   *[other] left
+} end flat, to { $thin } thick. Turn it over as you go. It grows to { $grown }.
 flatten-hammer-on-block-same-on = Hammer { $what } to { $thin } on the block, the same on both sides. It opens a little: press it back to the drawing.
 flatten-hammer-block = hammer and block
 flatten-wear-safety-glasses-keep-fingers = Wear safety glasses. Keep fingers clear of the block.
@@ -178,7 +184,6 @@ link-open-sideways-ends-past-each = Open { $n } sideways, ends past each other, 
 link-stop-at-end-row-not = Stop at the end of a row, not in the middle. Count the rows before you go on.
 link-some-its-rings-other-wire = Some of its rings are of other wire or size: make those from their own plan first.
 link-close-other-as-you-come = { " " }Close the other { $n } as you come to them.
-link-open-ring = open ring
 link-add-one-at-time-as = Add the { $n } one at a time, as drawn. Close each before you add the next.{ $on_the_way }
 
 ## make-flush
@@ -340,6 +345,7 @@ wrap-tails-cut-end-sharp-until = The tail's cut end is sharp until it is trimmed
 
 making-place-straight-length-same-wire = a straight length of the same wire
 making-place-jaw-or-rod = jaw or rod
+making-place-nothing = nothing
 making-place-you-have-no-nearest-gives = You have no { $what } of { $wanted_shown }. The nearest, { $tool }, gives { $gives_mm } instead of { $inside_mm }.
 making-place-no-pliers-or-rods-listed = No pliers or rods are listed under Tools. A { $what } of { $wanted_shown } makes this bend.
 making-place-this-wire-springs-straight-off = This wire springs straight off such a wide cone. Use a softer temper or a smaller mouth.
@@ -534,3 +540,7 @@ end-hammered = hammered flat
 closed-by = way a piece was closed for good
 closed-by-fused = fused
 closed-by-soldered = soldered
+
+## wear-words
+
+wear-practice = practice

@@ -64,3 +64,16 @@ order-state-to-make = to make
 order-state-in-the-making = in progress
 order-state-ready = ready
 order-state-handed-over = handed over
+
+## label-row
+
+label-row-batch = batch
+label-row-coils = coils
+label-row-cut = cut
+label-row-finish = finish
+label-row-jaw = jaw
+label-row-place = place
+label-row-rings = rings
+label-row-rod = rod
+label-row-wire = wire
+label-row-wraps = wraps

@@ -19,6 +19,10 @@ paper-card-times-with-its-dimensions = { $large } times, with its dimensions{ $i
 paper-card-in-rows-that-follow-on = , in { $rows } rows that follow on
 paper-card-blank-true-size-cut-flush = The blank, true size{ $more }: cut { $flush_mm }, flush to flush; marks from the left
 paper-card-for-bag = For the bag: { $rows }.
+paper-card-finding = finding
+paper-card-marks = marks
+paper-card-wire = wire
+paper-card-wraps = wraps
 paper-card-each-blank = each blank
 paper-card-held-on = held on
 

@@ -72,6 +72,9 @@ design-too-large-enter-at-most = The { $label } of { $low } is too large: { $why
 
 ## pattern-drawn
 
+pattern-drawn-front = front
+pattern-drawn-side = side
+pattern-drawn-straight = straight
 pattern-drawn-after = after { $operation }: { $what }
 pattern-drawn-the = The { $name }, { $what }.
 pattern-drawn-from-high-wide = The { $name } from the { $from }: { $y } high, { $wide } wide.
@@ -82,7 +85,10 @@ pattern-figures-geometry-bending-does-not-change = Geometry: bending does not ch
 pattern-figures-plastic-bending-section-voce-flow = Plastic bending of the section. Voce flow curve with typical handbook values.
 pattern-figures-rounded-up-ruler-comes-out = Rounded up to the ruler, { $step }; the { $at } comes out { $surplus_mm } mm longer.
 pattern-figures-closes-at-both-ends-so = It closes at both ends, so the ruler's nearest mark is used.
-pattern-figures-your-trials-showed-that-blank = Your trials showed that a blank must be { $mm } mm { $value } than calculated. { $how }
+pattern-figures-your-trials-showed-that-blank = Your trials showed that a blank must be { $mm } mm { $longer ->
+    [true] longer
+   *[other] shorter
+} than calculated. { $how }
 pattern-figures-cut-flush-flush = cut, flush to flush
 pattern-figures-cut-length-one-piece-from = Cut length of one piece, from the spool's flush end to the cut.
 pattern-figures-developed-filing-tails-little-more = developed + filing + tails; a little more leaves the spool
@@ -103,6 +109,7 @@ pattern-figures-depth = depth
 pattern-figures-as-drawn = as drawn
 pattern-figures-and-off = { $formula }; ± √(Σ of each cause²)
 pattern-figures-off-from = ± { $mm } mm in your hand, one standard deviation: { $from }.
+pattern-figures-across = across
 pattern-figures-from-top-bottom = from top to bottom
 pattern-figures-from-front-back = from front to back
 pattern-figures-wire-off-spool-for-all = Wire off the spool for all blanks, with trims and rounding.
@@ -842,7 +849,10 @@ pattern-sheet-cut = cut { $flush_mm }, { $marks }
 
 transfer-every-dimension-times-what-was = Every dimension is { $ratio } times what it was, because the wire is that much thicker.
 transfer-dimensions-stay-wire-same-thickness = The dimensions stay: the wire is the same thickness.
-transfer-what-your-trials-showed-kept = What your trials showed is kept: its blank is { $allowance_mm } { $value } than calculated.
+transfer-what-your-trials-showed-kept = What your trials showed is kept: its blank is { $allowance_mm } { $longer ->
+    [true] longer
+   *[other] shorter
+} than calculated.
 transfer-cut-each-instead = Cut { $new } each instead of { $old }.
 transfer-one-piece-weighs-g-instead = One piece weighs { $new } g instead of { $old }.
 transfer-tightest-bend-uses-stretch-metal = The tightest bend uses { $new } % of the stretch the metal has left, instead of { $old } %.
@@ -918,3 +928,54 @@ spread-from-marks = start of bends
 spread-from-jaw = place on the jaw
 spread-from-angles = angles by eye
 spread-from-hand = tool and caliper
+
+## segment
+
+segment-wire = wire
+blank-end = end
+
+## part
+
+part-back = back
+part-bail = bail
+part-ball = ball
+part-bend = bend
+part-bends = bends
+part-body = body
+part-catch = catch
+part-coil = coil
+part-cone = cone
+part-corner = corner
+part-corners = corners
+part-counter-loop = counter-loop
+part-crossing = crossing
+part-crown = crown
+part-crowns = crowns
+part-curls = curls
+part-edges = edges
+part-end = end
+part-eye = eye
+part-flat = flat
+part-fold = fold
+part-front = front
+part-hook = hook
+part-lift = lift
+part-link = link
+part-loop = loop
+part-loops = loops
+part-neck = neck
+part-nose = nose
+part-oval = oval
+part-paddle = paddle
+part-point = point
+part-ring = ring
+part-shank = shank
+part-sides = sides
+part-spiral = spiral
+part-stem = stem
+part-tail = tail
+part-tip = tip
+part-tips = tips
+part-turns = turns
+part-wire = wire
+part-wraps = wraps

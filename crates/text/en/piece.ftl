@@ -16,3 +16,8 @@ mate-wire-fits-its-inside-with = { $what }: { $wire } wire fits its { $inside } 
 ## piece
 
 piece-of = { $n } of { $flush_mm }
+
+## called
+
+piece-ring = ring
+piece-chain = chain

@@ -25,7 +25,10 @@ choose-weigh-bends-well = bends well
 choose-weigh-its-tightest-bend-uses-stretch = Its tightest bend uses { $strain_used } % of the stretch it has left: { $bends }.
 choose-weigh-springs-back-when-let-go = Springs back { $springback_ratio } % when let go.
 choose-weigh-as-thick-as-drawn = As thick as drawn.
-choose-weigh-than-drawn = { $ratio } % { $way } than drawn.
+choose-weigh-than-drawn = { $ratio } % { $thicker ->
+    [true] thicker
+   *[other] thinner
+} than drawn.
 choose-weigh-seldom-used-for-this = { $metal } is seldom used for this.
 choose-weigh-wire-costs-piece-more-than = The wire costs { $cost } a piece, more than the { $most } you allow.
 choose-weigh-wire-costs-piece = The wire costs { $cost } a piece.
@@ -63,6 +66,7 @@ rack-cost-share-that-lost = share that is lost
 rack-cost-hand-time = hand time
 rack-cost-not-number-pieces-enter-1 = { $pieces_n } is not a number of pieces. Enter 1 to 1,000,000.
 rack-cost-min-h = { $lengths } { $long } × { $wire_price } + { $consumables } + { $minutes } min × { $hour_rate }/h{ $value } = { $each }
+rack-cost-one = one
 rack-cost-pair = a pair
 rack-cost-your-time-not-counted-yet = Your time is not counted yet: enter the minutes.{ " " }
 rack-cost-enter-what-costs-buy-see = Enter what { $one } costs to buy, to see whether making it pays.
@@ -98,6 +102,7 @@ written-template-more-from = the template { $length } and { $n } more from it ({
 written-stays-on-spool = stays on the spool
 written-left-as-offcut = is left as an offcut
 written-scrap = { " " }{ $mm } is scrap.
+written-then = , then{ " " }
 written-flush-end-cut = Flush the end; cut { $each }.{ $rest }{ $scrap }
 written-everything-cut = everything is cut
 written-1-short = 1 is short
@@ -143,6 +148,7 @@ settle-there-two-prices-using = There are two prices: { $a } and { $b }. Using {
 settle-no-price-given = No price given.
 settle-read-as-price-all-together = { $shown } is read as the price of all { $packs } together.
 settle-read-as-price-no-currency = { $text } is read as the price. No currency is given.
+settle-metal = metal
 settle-for-this-much-far-from = { $shown } for this much { $metal } is far from its usual price: check price and amount.
 settle-price-read-as-would-be = The price is read as { $thousands }: { $value } would be far too little.
 settle-price-read-as-would-be-far = The price is read as { $value }: { $thousands } would be far too much.
@@ -231,7 +237,10 @@ weighing-weighed-g = weighed: { $gross_g } g
 weighing-what-does-empty-spool-weigh = What does the empty spool weigh? Enter grams, or 0 if the wire was weighed without it.
 weighing-g-less-than-empty-spool = { $gross_g } g is less than the empty spool, { $tare } g. Is it the right spool, and is its empty weight right?
 weighing-same-as-in-stock-as = the same as in stock, as near as the scale can tell
-weighing-than-in-stock = { $differs_mm } { $value } than in stock
+weighing-than-in-stock = { $differs_mm } { $more ->
+    [true] more
+   *[other] less
+} than in stock
 weighing-less-g-for-spool = { " " }less { $tare } g for the spool
 weighing-g = { $gross_g } g{ $less } is { $length_mm }, { $off }.
 weighing-right-spool-g-right = Is it the right spool, and is { $gross_g } g right?

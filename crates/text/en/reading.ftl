@@ -3,7 +3,7 @@
 day-write-as-5-december-friday = Write it as 5 December, Friday or in 2 weeks.
 day-not-day = { $text } is not a day. { $EXAMPLE }
 day-could-be-or-write-date = { $text } could be { $first } or { $second }. Write the date.
-day-check-day = { $is }. Check the day.
+day-check-day = { $long } is a { $weekday }. Check the day.
 day-there-no = There is no { $day } { $name }{ $year }.
 day-could-be-or-write-month = { $text } could be { $one } or { $other }. Write the month as a word.
 
@@ -21,7 +21,10 @@ field-enter-wire-first = Enter the wire first.
 
 ## numbered
 
-numbered-needle = { $country } { $number } needle
+numbered-needle = { $us ->
+    [true] US
+   *[other] UK
+} { $number } needle
 numbered-us-needle = US { $number } needle
 numbered-number-drill = number { $n } drill
 numbered-letter-drill = letter { $letter } drill
@@ -43,3 +46,15 @@ reads-percent = share in percent
 reads-count = whole number
 reads-minutes = time
 reads-newtons = load
+
+## reading-either
+
+reading-either-silver = What fineness of silver? Sterling, fine, or a filled or plated wire.
+reading-either-ss = “SS” is sterling silver to some shops and stainless steel to others.
+reading-either-fs = “FS” could be fine silver: please check.
+reading-either-sf = “SF” could be silver-filled: please check.
+reading-either-gold = What fineness of gold, or gold-filled or plated?
+reading-either-bronze = Which bronze? Wire is usually phosphor bronze; red brass is also sold as bronze.
+reading-either-steel = Which steel: stainless or mild?
+reading-either-935 = 935 silver is germanium sterling to some, and plain silver of that fineness to others.
+reading-either-14k = 14 k solid or 14 k gold-filled?

@@ -55,6 +55,10 @@ ring-change-choose-steps-add-route-from = Choose steps to add to a route from th
 
 ## ring-drawn
 
+ring-drawn-coil-long = { $count }, { $long }{ $each ->
+    [true] {" "}each
+   *[other] {""}
+}
 ring-drawn-wound-tight-on = wound tight on
 ring-drawn-sprung-open-loose-on = sprung open, loose on
 ring-drawn-coil-one-ring-cut-from = A coil of { $turns_per_coil_n } { $state } the { $mandrel }, and one ring cut from it, { $ring_inside_diameter_mm } inside and { $ring_outside_diameter_mm } outside.
@@ -76,6 +80,7 @@ ring-figures-still-unknown-about-lot = still unknown about lot { $lot_n } ±{ $s
 ring-figures-mm-in-your-hand-one = ± { $ring_inside_hand_mm } mm in your hand, one standard deviation. Of this, metal and kerf ± { $ring_inside_spread_mm } ({ $metal }, wire size ±1 %, kerf ±0.02 mm). Your hand adds { $sources }, each in mm, added as squares.
 ring-figures-outline-perimeter-p-r1-r0 = outline of perimeter P·R1/R0 + 2πc·(R1/R0 − 1) − taken, grown as it is hammered
 ring-figures-r0-r1-cut-takes-mm = R0/R1 of { $springback_ratio }, the cut takes { $taken } mm, then { $id } mm across
+ring-figures-2-r1-c-taken = 2·(R1 − c) − taken/π
 ring-figures-2-r1-c-taken-h = (2·(R1 − c) − taken/π + h)·(h/t)^0.3 − width
 ring-figures-saws-kerf-closed = the saw's kerf is closed
 ring-figures-cut-flush-cutting-takes-its = it is cut. Flush cutting takes its sliver between rings, not out of them
@@ -226,7 +231,10 @@ ring-sentence-with = { " " }with a{ " " }
 ## ring-sheet
 
 ring-sheet-coils = { $n } coils of { $turns }
-ring-sheet-wind-wire = wind { $coils_told }, { $coil_wire_mm } of wire{ $each }
+ring-sheet-wind-wire = wind { $coils_told }, { $coil_wire_mm } of wire{ $each ->
+    [true] {" "}each
+   *[other] {""}
+}
 ring-sheet-ring = { $ring_length_mm } of ring
 ring-sheet-next-ring = next ring
 ring-sheet-tails-uneven-ends-off-spool = × { $rings_n } = { $rings_wire_mm } + tails { $tails_wire_mm } + uneven ends { $ragged_wire_mm } = { $wire_length_mm } off the spool
@@ -279,3 +287,10 @@ zone-kind-kerf = kerf
 zone-kind-sliver = sliver
 zone-kind-filing = filed off
 zone-kind-next = next ring
+
+## ring-figures-words
+
+ring-figures-kerf = kerf
+ring-figures-slivers = slivers
+ring-figures-filings = filings
+ring-figures-bend = bend

@@ -7,6 +7,10 @@ fault-can-be-from = It can be from { $least } to { $most }{ $unit }{ $inches }.
 fault-not-number = The { $noun } is not a number. { $right }
 fault-negative = The { $noun } is negative ({ $value }{ $unit }). { $right }
 fault-zero = The { $noun } is zero. { $right }
+fault-turns = { " " }{ $one ->
+    [true] turn
+   *[other] turns
+}
 fault-too-small = The { $noun } of { $value }{ $of_it } is too small. { $right }
 fault-too-large = The { $noun } of { $value }{ $of_it } is too large. { $right }
 
@@ -53,6 +57,26 @@ level-stop = stop
 
 ## count
 
+count-open-ring = { $n ->
+    [one] { $n } open ring
+   *[other] { $n } open rings
+}
+count-pair = { $n ->
+    [one] { $n } pair
+   *[other] { $n } pairs
+}
+count-pre-closed-ring = { $n ->
+    [one] { $n } pre-closed ring
+   *[other] { $n } pre-closed rings
+}
+count-ring-added = { $n ->
+    [one] { $n } ring added
+   *[other] { $n } rings added
+}
+count-spare-ring = { $n ->
+    [one] { $n } spare ring
+   *[other] { $n } spare rings
+}
 count-blank = { $n ->
     [one] { $n } blank
    *[other] { $n } blanks
@@ -133,3 +157,14 @@ sentence-from = { " " }from{ " " }
 sentence-in = { " " }in{ " " }
 sentence-of = { " " }of{ " " }
 sentence-or = { " " }or{ " " }
+
+## noun
+
+noun-currency = currency
+noun-customer = customer
+noun-dimension = dimension
+noun-name = name
+noun-note = note
+noun-part = part
+noun-place = place
+noun-reason = reason

@@ -27,9 +27,17 @@ gear-taper-widens-from-its-narrow = A taper widens from its narrow end. Swap the
 ## hand
 
 hand-unevenness = unevenness
-hand-rod-as-measured = rod as measured
-hand-coil-not-tight-on-rod = coil not tight on the rod
-hand-kerf-wandering = kerf wandering
+
+## hand-source
+
+hand-source = source of a difference
+hand-source-rod = rod as measured
+hand-source-wood = wood giving
+hand-source-coil-slack = coil not tight on the rod
+hand-source-kerf = kerf wandering
+hand-source-closing = closing
+hand-source-roundness = roundness
+hand-source-caliper = caliper
 
 ## mandrel
 

@@ -2,7 +2,10 @@
 
 gauge-thicker-than = thicker than { $near }
 gauge-thinner-than = thinner than { $near }
-gauge-nearest-mm = nearest { $near } ({ $size } mm, { $share } % { $way })
+gauge-nearest-mm = nearest { $near } ({ $size } mm, { $share } % { $thicker ->
+    [true] thicker
+   *[other] thinner
+})
 
 ## length
 
@@ -55,3 +58,26 @@ gauge-system-steel-wire = steel-wire gauge
 length-unit = unit
 length-unit-mm = mm
 length-unit-inch = in
+
+## scale
+
+scale-metre = metre
+scale-foot = foot
+
+## date
+
+date-short = { $day } { $month }
+date-long = { $short } { $year }
+date-on = { $weekday } { $short }
+date-january = January
+date-february = February
+date-march = March
+date-april = April
+date-may = May
+date-june = June
+date-july = July
+date-august = August
+date-september = September
+date-october = October
+date-november = November
+date-december = December

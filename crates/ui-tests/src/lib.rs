@@ -91,7 +91,9 @@ impl Maker {
     /// When the browser cannot.
     pub async fn open(&self, path: &str) -> Result<()> {
         self.driver().goto(format!("{}{path}", self.server.address())).await?;
-        Ok(())
+        // What is typed before the page stands goes nowhere.
+        let stands = "return !!document.querySelector('main > *')";
+        self.until(&format!("{path} to stand"), || async { Ok(self.script(stands).await? == true) }).await
     }
 
     /// Chooses what is called so in a list.
@@ -273,6 +275,26 @@ impl Maker {
     pub async fn press(&self, keys: impl Into<thirtyfour::TypingData>) -> Result<()> {
         self.driver().active_element().await?.send_keys(keys).await?;
         Ok(())
+    }
+
+    /// Presses on at the bench, each press once the one before is counted, until the instruction is the one wanted.
+    ///
+    /// # Errors
+    /// When it does not come.
+    pub async fn presses_on(&self, wanted: impl Fn(&str) -> bool) -> Result<()> {
+        const MOST: usize = 500;
+        const SHOWN: &str = "return ['instruction', 'count'].map((name) => \
+                             document.querySelector(`[data-test=${name}]`)?.innerText ?? '').join(' | ')";
+        for _ in 0..MOST {
+            if wanted(&self.text("[data-test=instruction]").await?) {
+                return Ok(());
+            }
+            let before = self.script(SHOWN).await?;
+            self.press(" ").await?;
+            self.until("the press to be counted", || async { Ok(self.script(SHOWN).await? != before) })
+                .await?;
+        }
+        bail!("not there after {MOST} presses")
     }
 
     /// Makes one more, by whatever does, until everything of the batch that is led is made.

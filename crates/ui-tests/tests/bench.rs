@@ -18,15 +18,7 @@ async fn begin(maker: &Maker, many: &str) -> Result<()> {
 
 /// Presses on until a step says so.
 async fn on_to(maker: &Maker, says: &str) -> Result<()> {
-    maker
-        .until(says, || async {
-            if maker.text(INSTRUCTION).await?.contains(says) {
-                return Ok(true);
-            }
-            maker.press(" ").await?;
-            Ok(false)
-        })
-        .await
+    maker.presses_on(|instruction| instruction.contains(says)).await
 }
 
 #[test]

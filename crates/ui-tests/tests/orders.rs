@@ -230,15 +230,7 @@ fn turns_of_a_coil_are_counted() -> Result<()> {
         maker.choose("[data-test=piece]", "Reed crown, practice rings").await?;
         maker.fill("[data-test=how-many]", "6").await?;
         maker.press(Key::Enter + "").await?;
-        maker
-            .until("winding", || async {
-                if maker.text("[data-test=instruction]").await?.starts_with("Wind") {
-                    return Ok(true);
-                }
-                maker.press(" ").await?;
-                Ok(false)
-            })
-            .await?;
+        maker.presses_on(|instruction| instruction.starts_with("Wind")).await?;
         maker.press("t").await?;
         maker.sees("[data-test=turns]", "1 of").await?;
         maker.press("t").await?;

@@ -16,9 +16,12 @@ const described = computed(() =>
   t('lot-plot-springback-compared-with-usual-usual', {
     handbookspread: within(props.known.handbook_spread),
     spread: props.known.points
-      .map(
-        (point, i) =>
-          `Measurement ${i + 1}: ${per(point.flow).toFixed(0)} % ± ${(100 * point.spread).toFixed(0)} %`,
+      .map((point, i) =>
+        t('lot-plot-point', {
+          n: i + 1,
+          flow: per(point.flow).toFixed(0),
+          spread: within(point.spread),
+        }),
       )
       .join('; '),
     flow: per(props.known.flow).toFixed(1),

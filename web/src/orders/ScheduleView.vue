@@ -146,6 +146,12 @@ const toldHold = (record: ScheduleChange) => {
 const hours = ref(false)
 const unmetAll = ref(false)
 const take = (file: string) => download(`/api/schedule/files/${file}`).catch(notice.fail)
+
+const strains = {
+  light: t('schedule-view-light'),
+  moderate: t('schedule-view-moderate'),
+  heavy: t('schedule-view-heavy'),
+}
 </script>
 
 <template>
@@ -213,7 +219,7 @@ const take = (file: string) => download(`/api/schedule/files/${file}`).catch(not
           </template>
           <template v-else>
             <template v-if="session.runs.length">
-              <strong>{{ t('schedule-view-hands', { strain: session.strain }) }}</strong>
+              <strong>{{ t('schedule-view-hands', { strain: strains[session.strain] }) }}</strong>
               <span class="quiet">{{
                 t('schedule-view-limit', {
                   handsmin: minutesOf(session.hands_min),

@@ -12,6 +12,7 @@ import LastDone from './LastDone.vue'
 import NoticeBar from './NoticeBar.vue'
 import PlanTabs from './PlanTabs.vue'
 import UnderWayBar from './UnderWayBar.vue'
+import { useComing } from './coming'
 import { doors, isWithin } from './router'
 import { useDesks } from '../patterns/desks'
 import { useNotice } from '../shared/notice'
@@ -42,6 +43,7 @@ async function open() {
 const work = useTemplateRef<HTMLElement>('work')
 const skip = () => work.value?.focus()
 
+const coming = useComing()
 const refreshDesks = useDesks()
 /** Back at this window: tools, units and habits may have been changed in another meanwhile. */
 useEventListener(document, 'visibilitychange', async () => {
@@ -67,7 +69,7 @@ watchEffect(() => theme.change(settings.dark ? 'dark' : 'light'))
       <a class="skip" href="#work" @click.prevent="skip">{{ t('app-skip-content') }}</a>
       <AppHeader />
       <PlanTabs v-if="planning" />
-      <main id="work" ref="work" tabindex="-1">
+      <main id="work" ref="work" tabindex="-1" :class="{ coming }">
         <FileNotice />
         <router-view />
       </main>
@@ -83,6 +85,10 @@ watchEffect(() => theme.change(settings.dark ? 'dark' : 'light'))
 /* A short view leaves its foot at the foot of the window. */
 main {
   flex: 1 0 auto;
+}
+
+main.coming > * {
+  visibility: hidden;
 }
 
 /* Room for the doors at the foot of a phone. */

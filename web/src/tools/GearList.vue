@@ -44,7 +44,7 @@ const lines = computed(() => {
   const { hammer_and_block, mallet } = gear.value ?? {}
   return [
     [
-      'Cutter',
+      t('gear-list-cutter'),
       t('gear-list-wire-soft-hard', { cuttermm: across(cutter_mm), cutterhardmm: across(cutter_hard_mm) }),
     ],
     [t('gear-list-tumbler'), t('gear-list-g-pieces-load', { barrelg: barrel_g ?? '' })],

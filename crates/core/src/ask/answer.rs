@@ -26,7 +26,7 @@ use crate::words::words;
 use lorimant_text::{Text, fixed, text};
 
 /// What is missing where no metal is named.
-pub(super) const MISSING_METAL: Text = Text::named("ask-answer-metal");
+const MISSING_METAL: Text = Text::named("ask-answer-metal");
 
 words! {
     /// Where what was asked is worked on.
@@ -67,6 +67,12 @@ pub struct Answer {
     pub unclear: Vec<Unclear>,
     /// What is still missing for an answer.
     pub missing: Vec<String>,
+    /// The metal was left out, and nothing stands for it.
+    #[serde(skip)]
+    pub metal_missing: bool,
+    /// What was assumed of the metal, which was left out; `assumed` holds it too.
+    #[serde(skip)]
+    pub metal_assumed: Option<String>,
     /// What is wrong with what was asked.
     pub faults: Vec<Fault>,
     /// The sentence of the plan that was understood.
@@ -89,6 +95,14 @@ pub struct Answer {
     pub candidates: Vec<Candidate>,
     /// What the wire there is makes, of each kept piece and each pattern.
     pub makes: Vec<Makes>,
+}
+
+impl Answer {
+    /// Says what stands for a metal that was left out.
+    pub(super) fn assume_metal(&mut self, told: String) {
+        self.metal_assumed = Some(told.clone());
+        self.assumed.push(told);
+    }
 }
 
 /// Reads a line and answers it at once. `kept` gives what the workshop keeps; few lines ask for it.
@@ -297,13 +311,14 @@ impl Parsed {
         let size_mm = self.size_mm.as_ref()?.value;
         let temper = self.temper.as_ref().map_or(Temper::Soft, |given| given.value);
         let metal = Metal::Copper;
-        reply.assumed.push(text!("ask-answer-no-metal-given-using-copper", temper = temper.shown()));
+        reply.assume_metal(text!("ask-answer-no-metal-given-using-copper", temper = temper.shown()));
         Some(Wire { metal, size_mm, section: self.section(), temper, surface: self.surface(), lot: self.lot })
     }
 
     /// The wire the line names; what is missing of it is asked for.
     pub(super) fn wire(&self, reply: &mut Answer) -> Option<Wire> {
         if self.metal.is_none() {
+            reply.metal_missing = true;
             reply.missing.push(text!("ask-answer-for-example-copper-or-sterling", MISSING_METAL));
         }
         if self.size_mm.is_none() {
@@ -379,6 +394,7 @@ impl Parsed {
                 }
             };
         } else if self.supply_g.is_some() || supply.is_some() && self.readings.is_empty() {
+            reply.metal_missing = true;
             reply.missing.push(text!("ask-answer-size-wire-for-example-copper", MISSING_METAL));
         } else if (self.asks(Question::WhichWire) || self.asks(Question::HowMuch))
             && self.loose_units.is_empty()

@@ -239,11 +239,10 @@ impl Parsed {
             let (before, after): (Result<Vec<String>, _>, Result<Vec<String>, _>) =
                 (steps(request), steps(&with));
             if after.is_ok() && before == after {
-                let what = if word == "tumble" { "tumbled" } else { "joined" };
                 let message = text!(
                     "ask-finding-not-leave-that-word-out",
                     plural = capital(request.kind.0.plural.as_str()),
-                    what
+                    tumbled = word == "tumble"
                 );
                 reply.faults.push(Fault::new("text", message));
                 return false;
@@ -257,7 +256,7 @@ impl Parsed {
     fn finding(&self, kind: Kind, workshop: &Workshop, reply: &mut Answer) -> Option<PatternRequest> {
         let usual = kind.0.usual();
         if self.metal.is_none() {
-            reply.assumed.push(text!("ask-finding-no-metal-given-using-as", metal = usual.metal));
+            reply.assume_metal(text!("ask-finding-no-metal-given-using-as", metal = usual.metal));
         }
         if self.size_mm.is_none() {
             let size = usual.size_shown(workshop.habits.unit);
@@ -289,7 +288,7 @@ impl Parsed {
         )]
         let pieces_n = (count * doubled) as u32;
         if self.count.is_none() {
-            let one = if kind.0.paired { text!("ask-finding-one-pair") } else { "one" };
+            let one = if kind.0.paired { text!("ask-finding-one-pair") } else { text!("ask-finding-one") };
             reply.assumed.push(text!("ask-finding-no-count-given-using", one));
         }
         let mut parameters: BTreeMap<String, f64> =
@@ -310,10 +309,7 @@ impl Parsed {
             }
         }
         if let Some(mm) = self.hammered_mm {
-            let takes = |parameter: &&Parameter| {
-                parameter.unit == Unit::Mm
-                    && parameter.none.is_some_and(|none| none.ends_with("not hammered"))
-            };
+            let takes = |parameter: &&Parameter| matches!(parameter.name, "hammered_mm" | "ends_mm");
             match kind.0.parameters.iter().find(takes) {
                 Some(parameter) => {
                     parameters.insert(parameter.name.to_owned(), mm);

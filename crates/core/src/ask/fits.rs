@@ -1,6 +1,6 @@
 //! Whether two pieces go together: `does a 6 mm ring of 18 ga go into a hook clasp`.
 
-use super::answer::{Answer, MISSING_METAL, answer};
+use super::answer::{Answer, answer};
 use super::makes::Kept;
 use super::{Unclear, View};
 use crate::fault::{Fault, Faults};
@@ -8,6 +8,7 @@ use crate::piece::Piece;
 use crate::piece::mate::mate;
 use crate::tool::workshop::Workshop;
 use crate::words::length::LengthUnit;
+use crate::words::listed;
 use lorimant_text::text;
 
 /// What stands between two pieces that are asked about together; the longest first.
@@ -75,19 +76,19 @@ pub fn piece(
     let lower = name.to_lowercase();
     let part: Vec<&Kept> = all.iter().filter(|kept| kept.name.to_lowercase().contains(&lower)).collect();
     if let ([found], true) = (part.as_slice(), lower.chars().count() >= 4) {
-        return Ok((found.piece.clone(), vec![format!("Read as “{}”.", found.name)]));
+        return Ok((found.piece.clone(), vec![text!("fits-read-as", name = found.name)]));
     }
     let read = |text: &str| answer(text, workshop, kept);
     let mut reply = read(text);
     let mut assumed = vec![];
-    if reply.missing.iter().any(|missing| missing.starts_with(MISSING_METAL.as_str())) {
+    if reply.metal_missing {
         let with = read(&format!("copper {text}"));
         if with.request.is_some() || with.pattern.is_some() {
             assumed.push(text!("fits-no-metal-given-using-copper").to_owned());
             reply = with;
         }
     }
-    assumed.extend(reply.assumed.iter().filter(|one| one.starts_with("No metal given")).cloned());
+    assumed.extend(reply.metal_assumed.take());
     let fault = |message: String| Faults::from(Fault::new("typed", message));
     if let Some(unclear) = reply.unclear.first() {
         return Err(fault(format!("“{}”: {}", unclear.text.trim(), unclear.why)));
@@ -102,7 +103,7 @@ pub fn piece(
         (Some(finding), _) => Ok((Piece::Finding(finding), assumed)),
         (_, Some(rings)) => Ok((Piece::Rings(rings), assumed)),
         _ if !reply.missing.is_empty() => {
-            Err(fault(text!("fits-please-also-give", missing = reply.missing.join(" and "))))
+            Err(fault(text!("fits-please-also-give", missing = listed(&reply.missing))))
         }
         _ => Err(fault(text!("fits-this-names-no-ring-no").to_owned())),
     }
@@ -141,7 +142,7 @@ pub(super) fn answer_fits(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Ve
             reply.headline = text!("fits-neither-two-has-opening-other").to_owned();
         }
         Ok(fits) => {
-            let goes = |ok| if ok { "Fits" } else { text!("fits-doesnt-fit") };
+            let goes = |ok| if ok { text!("fits-fits") } else { text!("fits-doesnt-fit") };
             let answers: Vec<String> =
                 fits.iter().map(|fit| format!("{}. {}", goes(fit.ok), fit.text)).collect();
             reply.headline = answers.join(" ");

@@ -9,7 +9,6 @@ use crate::piece::Piece;
 use crate::ring::supply::Supply;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::words::counted;
 use crate::words::length::{pull, shown};
 use crate::words::scale::of_wire;
 use lorimant_text::text;
@@ -110,29 +109,34 @@ impl Parsed {
 fn of_piece(name: &str, saved: bool, piece: &Piece, supply: &Supply, workshop: &Workshop) -> Option<Makes> {
     let unit = workshop.habits.unit;
     let there_mm = supply.length_mm(piece.wire()).ok()?;
-    let (n, left_mm, noun) = match piece {
+    let (n, left_mm) = match piece {
         Piece::Rings(request) => {
             let many = supply.makes(request, workshop).ok()?;
-            (many.rings_n, many.left_mm, "ring")
+            (many.rings_n, many.left_mm)
         }
         // Rings of a chain are cut from coils: so many as its wire takes.
         Piece::Chain(request) => {
             let one = request.plan().ok()?;
             let n = (there_mm / one.off_the_spool_mm + 1e-9).floor().min(1e6);
             #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "0 to a million")]
-            (n as u32, there_mm - n * one.off_the_spool_mm, "chain")
+            (n as u32, there_mm - n * one.off_the_spool_mm)
         }
         Piece::Finding(_) => {
             let blank_mm = piece.blanks(workshop).ok()?.length_mm;
             let n = (there_mm / blank_mm + 1e-9).floor().min(1e6);
             #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "0 to a million")]
-            (n as u32, there_mm - n * blank_mm, "blank")
+            (n as u32, there_mm - n * blank_mm)
         }
     };
+    let counted = match piece {
+        Piece::Rings(_) => text!("count-ring", n),
+        Piece::Chain(_) => text!("count-chain", n),
+        Piece::Finding(_) => text!("count-blank", n),
+    };
     let text = if left_mm < 0.05 {
-        text!("ask-makes-nothing-left", n = counted(n, noun))
+        text!("ask-makes-nothing-left", n = counted)
     } else {
-        text!("ask-makes-left", n = counted(n, noun), left_mm = of_wire(left_mm, unit))
+        text!("ask-makes-left", n = counted, left_mm = of_wire(left_mm, unit))
     };
     (n > 0).then(|| Makes { name: name.to_owned(), saved, n, left_mm, text, piece: piece.clone() })
 }

@@ -10,6 +10,7 @@ use crate::fault::Faults;
 use crate::piece::Piece;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
+use crate::words::listed;
 use crate::words::scale::of_wire;
 use lorimant_text::text;
 
@@ -241,6 +242,5 @@ pub fn enough_told(piece: &Piece, there: &[Spool], workshop: &Workshop) -> Resul
             n => text!("mine-in-stock-on", needed, shown, left, n = text!("count-spool", n)),
         });
     }
-    let start = if enough { "Yes" } else { "No" };
-    Ok(text!("mine-need", start, what, told = told.join(", and ")))
+    Ok(text!("mine-need", enough, what, told = listed(&told)))
 }

@@ -174,7 +174,7 @@ fn once<T: PartialEq>(
 
 /// Keeps what a token gives in its slot, once.
 macro_rules! once {
-    ($of:ident, $from:ident, $to:ident, $slot:ident, $value:expr, $noun:literal) => {
+    ($of:ident, $from:ident, $to:ident, $slot:ident, $value:expr, $noun:expr) => {
         once(
             &mut $of.parsed.$slot,
             ParsedAt { value: $value, from: $from, to: $to },
@@ -224,7 +224,7 @@ impl Gathering<'_> {
             }
             Meaning::Over(typed) => match length::understand(*typed, self.workshop.habits) {
                 Ok(read) => {
-                    once!(self, from, to, over_mm, read.mm, "size it goes over");
+                    once!(self, from, to, over_mm, read.mm, text!("ask-noun-size-it-goes-over"));
                     self.note(token, text!("ask-parsed-slip-over", mm = plainly(read.mm)));
                 }
                 Err(why) => self.reply.faults.push(Fault::new("text", why)),
@@ -236,11 +236,11 @@ impl Gathering<'_> {
             }
             Meaning::Count(n, counted) => {
                 self.parsed.about_rings |= *counted == Counted::Rings;
-                once!(self, from, to, count, (*n, *counted), "count");
+                once!(self, from, to, count, (*n, *counted), text!("ask-noun-count"));
                 self.note(token, counted_text(*n, *counted));
             }
             Meaning::Pattern(kind) => {
-                once!(self, from, to, pattern, *kind, "finding");
+                once!(self, from, to, pattern, *kind, text!("ask-noun-finding"));
                 self.note(token, kind.0.name.to_owned().to_string());
             }
             Meaning::Parameter(parameter, value, several) => {
@@ -248,16 +248,16 @@ impl Gathering<'_> {
             }
             Meaning::Word(word) => self.word(token, *word),
             Meaning::Blade(blade) => {
-                once!(self, from, to, blade, *blade, "blade");
+                once!(self, from, to, blade, *blade, text!("ask-noun-blade"));
                 self.note(token, text!("ask-parsed-blade", blade));
             }
             Meaning::Rod(rod) => {
                 self.note(token, text!("ask-parsed-on", rod = rod.shown_in(self.workshop.habits.unit)));
                 self.numbered_or_measured(token, rod);
-                once!(self, from, to, rod, (**rod).clone(), "rod");
+                once!(self, from, to, rod, (**rod).clone(), text!("ask-noun-rod"));
             }
             Meaning::Mass(grams) => {
-                once!(self, from, to, supply_g, *grams, "weight");
+                once!(self, from, to, supply_g, *grams, text!("ask-noun-weight"));
                 self.note(token, format!("{} g", shown(*grams, 2)));
                 let written = self.line.typed(from, to).to_lowercase();
                 if written.trim_end().ends_with("oz")
@@ -268,7 +268,7 @@ impl Gathering<'_> {
                 }
             }
             Meaning::Ratio(ratio) => {
-                once!(self, from, to, ratio, *ratio, "aspect ratio");
+                once!(self, from, to, ratio, *ratio, text!("ask-noun-aspect-ratio"));
                 self.note(token, text!("ask-parsed-inside-times-wire", ratio = shown(*ratio, 2)));
             }
             Meaning::MassOrGauge(n) => self.unplaced.push(Quantity::mass_or_gauge(*n, from, to)),
@@ -281,12 +281,12 @@ impl Gathering<'_> {
         let Token { from, to, .. } = *token;
         match word {
             Word::Metal(metal) => {
-                once!(self, from, to, metal, metal, "metal");
+                once!(self, from, to, metal, metal, text!("ask-noun-metal"));
                 self.note(token, metal.shown().to_owned());
             }
             Word::Either(either) => match either.usual {
                 Some(metal) => {
-                    once!(self, from, to, metal, metal, "metal");
+                    once!(self, from, to, metal, metal, text!("ask-noun-metal"));
                     self.note(token, metal.shown().to_owned());
                     self.reply.assumed.push(text!("ask-parsed-read-as", note = either.note, metal));
                 }
@@ -296,27 +296,27 @@ impl Gathering<'_> {
                         from,
                         to,
                         text,
-                        why: either.note.to_owned(),
+                        why: either.note.to_string(),
                         instead: vec![],
                         holds_back: true,
                     });
                 }
             },
             Word::Temper(temper) => {
-                once!(self, from, to, temper, temper, "temper");
+                once!(self, from, to, temper, temper, text!("ask-noun-temper"));
                 self.note(token, temper.shown().to_owned());
             }
             Word::Section(section) => {
-                once!(self, from, to, section, section, "section");
+                once!(self, from, to, section, section, text!("ask-noun-section"));
                 self.note(token, section.shown().to_owned());
             }
             Word::Surface(surface) => {
-                once!(self, from, to, surface, surface, "surface");
+                once!(self, from, to, surface, surface, text!("ask-noun-surface"));
                 self.note(token, surface.shown().to_owned());
             }
-            Word::Winding(winding) => once!(self, from, to, winding, winding, "winding"),
+            Word::Winding(winding) => once!(self, from, to, winding, winding, text!("ask-noun-winding")),
             Word::Method(method) => {
-                once!(self, from, to, method, method, "cutting");
+                once!(self, from, to, method, method, text!("ask-noun-cutting"));
                 self.note(token, method.shown().to_owned());
             }
             Word::Filed => self.parsed.filed = true,
@@ -368,7 +368,7 @@ impl Gathering<'_> {
         match count {
             Some(n) if counts && far && !takes_two => {
                 let counted = ParsedAt { value: (n, Counted::Unsaid), from, to };
-                once(&mut self.parsed.count, counted, "count", self.line, self.reply);
+                once(&mut self.parsed.count, counted, text!("ask-noun-count"), self.line, self.reply);
                 self.reply.understood.push(counted_text(n, Counted::Unsaid));
                 self.unplaced.push(Quantity::length(second, from, to));
             }
@@ -402,7 +402,7 @@ impl Gathering<'_> {
                 once(
                     &mut self.parsed.inside_mm,
                     ParsedAt { value: long, from, to },
-                    "inside",
+                    text!("ask-noun-inside"),
                     self.line,
                     self.reply,
                 );
@@ -422,8 +422,8 @@ impl Gathering<'_> {
         let gauge = matches!(typed, Typed::Gauge(..) | Typed::BareGauge(_));
         let bare = matches!(typed, Typed::Bare(_));
         let (slot, noun) = match role {
-            Role::Inside => (&mut self.parsed.inside_mm, "inside"),
-            Role::Outside => (&mut self.parsed.outside_mm, "outside"),
+            Role::Inside => (&mut self.parsed.inside_mm, text!("ask-noun-inside")),
+            Role::Outside => (&mut self.parsed.outside_mm, text!("ask-noun-outside")),
             // `10 ft wire` is so much of it; `from 16 ga` and `from 1 mm` are the wire.
             Role::Wire | Role::From if gauge || value <= THICKEST_MM && !bare => {
                 (&mut self.parsed.size_mm, text!("ask-parsed-wire-size"))
@@ -440,7 +440,7 @@ impl Gathering<'_> {
             }
         };
         once(slot, given, noun, self.line, self.reply);
-        let gauges = noun == "wire size";
+        let gauges = noun == text!("ask-parsed-wire-size");
         self.note(token, if gauges { reading.text.clone() } else { plainly(value) });
         self.reply.assumed.extend(reading.note.clone());
         self.parsed.readings.push(reading);

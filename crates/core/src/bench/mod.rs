@@ -104,8 +104,8 @@ impl Batch {
         if self.name.trim().is_empty() {
             faults.add(Fault::new("name", text!("bench-enter-name-for-batch")));
         }
-        faults.keep(check_text("name", "name", &self.name, 80));
-        faults.keep(check_text("note", "note", &self.note, LONGEST_NOTE));
+        faults.keep(check_text("name", text!("noun-name"), &self.name, 80));
+        faults.keep(check_text("note", text!("noun-note"), &self.note, LONGEST_NOTE));
         faults.nest("piece", self.piece.check());
         faults.into_result()
     }

@@ -7,7 +7,6 @@ use super::rest::PAUSE_MIN;
 use super::{Batch, Counted, Event, EventKind, Task};
 use crate::fault::{Fault, check_text};
 use crate::making::Operation;
-use crate::words::counted;
 use lorimant_text::text;
 
 /// How far one task is.
@@ -170,15 +169,12 @@ impl Batch {
                 text!("batch-progress-there-no-step-this-batch", step_n = event.step_n, tasks = tasks.len());
             return Err(Fault::new("step_n", message));
         };
-        check_text("reason", "reason", &event.reason, 200)?;
+        check_text("reason", text!("noun-reason"), &event.reason, 200)?;
         if !(8..=64).contains(&event.key.len()) || !event.key.is_ascii() {
             return Err(Fault::new("key", text!("batch-progress-key-event-must-be-8")));
         }
         let named = &task.step.named;
-        let many = |n: u32| match task.counted {
-            Counted::Once => "none".to_owned(),
-            _ => counted(n, task.counted.shown()),
-        };
+        let many = |n: u32| task.counted.so_many(n);
         let too_many = |most: u32, why: &str| {
             Err(Fault::new("n", text!("batch-progress-at", why, named)).limit(f64::from(most)))
         };

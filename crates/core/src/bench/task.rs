@@ -33,6 +33,19 @@ words! {
     }
 }
 
+impl Counted {
+    /// So many of it in words: `3 coils`; what is done once for all is not counted.
+    pub(super) fn so_many(self, n: u32) -> String {
+        match self {
+            Self::Piece => text!("count-piece", n),
+            Self::Ring => text!("count-ring", n),
+            Self::Coil => text!("count-coil", n),
+            Self::Placing => text!("count-ring-added", n),
+            Self::Once => text!("counted-none").to_owned(),
+        }
+    }
+}
+
 /// One operation of the route, for all pieces of a batch.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]

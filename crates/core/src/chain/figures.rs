@@ -81,13 +81,12 @@ impl ChainPlan {
         let spread =
             format!("± {}", caliper((self.chain_length_spread_mm.max(0.1) * 10.0).round() / 10.0, unit));
         let off = finished - (request.length_mm - request.ease_mm);
-        let word = if off > 0.0 { "longer" } else { "shorter" };
         let more = if off.abs() > 1.0 {
             text!(
                 "chain-figures-than-asked-whole-rows-only",
                 spread,
                 off = caliper((off.abs() * 10.0).round() / 10.0, unit),
-                word
+                longer = off > 0.0
             )
         } else {
             spread

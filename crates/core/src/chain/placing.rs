@@ -11,8 +11,8 @@ use super::geometry::RingDrawn;
 use super::weave::{Weave, name};
 use crate::fault::{Fault, Faults};
 use crate::making::operations::gap_mm;
-use crate::words::counted;
 use crate::words::length::{LengthUnit, caliper};
+use crate::words::listed;
 use lorimant_text::text;
 
 /// Most cells in which the shut rings come again.
@@ -268,7 +268,7 @@ impl<'a> Building<'a> {
         let each = u32::try_from(self.open_in(at.cell).len()).ok()?;
         let place = self.open_in(at.cell).iter().position(|ring| *ring == at.ring)?;
         let ring_in_row_n = at.aside * each + u32::try_from(place).ok()? + 1;
-        let ring = format!("{}, {}", self.named(at, at), self.weave.rings[at.ring]);
+        let ring = format!("{}, {}", self.named(at, at).letter, self.weave.rings[at.ring]);
         let named = |all: &[At]| all.iter().map(|one| self.named(*one, at)).collect::<Vec<_>>();
         let (through, picks_up) = (named(&placed.through), named(&placed.picks_up));
         let text = self.told(n, &placed, &through, &picks_up);
@@ -281,8 +281,8 @@ impl<'a> Building<'a> {
             of_row: each * self.across_n,
             if_wrong: self.if_wrong(&placed, &through, (wire_mm, unit)),
             ring,
-            through,
-            picks_up,
+            through: through.iter().map(RingName::told).collect(),
+            picks_up: picks_up.iter().map(RingName::told).collect(),
             text,
         })
     }
@@ -302,13 +302,13 @@ impl<'a> Building<'a> {
     }
 
     /// A ring's name, with its row where that is another than of `from`.
-    fn named(&self, at: At, from: At) -> String {
+    fn named(&self, at: At, from: At) -> RingName {
         let aside = if self.across_n > 1 { format!("{}", at.aside + 1) } else { String::new() };
-        let letter = format!("{}{aside}", name(at.ring));
-        if at.cell == from.cell { letter } else { text!("placing-row", letter, cell = at.cell + 1) }
+        let row = (at.cell != from.cell).then_some(at.cell + 1);
+        RingName { letter: format!("{}{aside}", name(at.ring)), row }
     }
 
-    fn told(&self, n: u32, placed: &Placed, through: &[String], takes_up: &[String]) -> String {
+    fn told(&self, n: u32, placed: &Placed, through: &[RingName], takes_up: &[RingName]) -> String {
         let mut told = String::new();
         let held = self.weave.folds.iter().filter(|fold| {
             let holds = |at: &super::weave::RingAt| {
@@ -321,7 +321,7 @@ impl<'a> Building<'a> {
             };
             fold.held_by.iter().any(holds) && fold.held_by.iter().any(|at| at.cells_along > 0)
         });
-        let folded: Vec<String> = held
+        let folded: Vec<RingName> = held
             .filter_map(|fold| placed.through.iter().find(|one| one.ring == fold.ring))
             .map(|one| self.named(*one, placed.ring))
             .collect();
@@ -330,20 +330,20 @@ impl<'a> Building<'a> {
                 placed.through.iter().any(|one| one.ring == fold.ring)
                     && fold.held_by.iter().any(|at| at.cells_along > 0)
             });
-            let over = over.map_or_else(String::new, |fold| {
-                text!("placing-and", ring = name(fold.over[0].ring), ring2 = name(fold.over[1].ring))
-            });
+            let over = over.map_or_else(String::new, |fold| listed(&fold.over.map(|at| name(at.ring))));
             let all = all_of(&folded);
             told += &text!("placing-fold-back-over-their-row", all, over);
         }
         match takes_up {
-            [] => told += &text!("placing-take-open-ring", named = self.named(placed.ring, placed.ring)),
+            [] => {
+                told += &text!("placing-take-open-ring", named = self.named(placed.ring, placed.ring).letter)
+            }
             shut => {
                 told += &text!(
                     "placing-put-on-open-ring",
-                    shut = counted(u32::try_from(shut.len()).unwrap_or(0), text!("placing-pre-closed-ring")),
+                    shut = text!("count-pre-closed-ring", n = shut.len()),
                     shut2 = all_of(shut),
-                    named = self.named(placed.ring, placed.ring)
+                    named = self.named(placed.ring, placed.ring).letter
                 );
             }
         }
@@ -357,47 +357,46 @@ impl<'a> Building<'a> {
         told
     }
 
-    fn if_wrong(&self, placed: &Placed, through: &[String], (wire_mm, unit): (f64, LengthUnit)) -> String {
+    fn if_wrong(&self, placed: &Placed, through: &[RingName], (wire_mm, unit): (f64, LengthUnit)) -> String {
         let gap = caliper(gap_mm(wire_mm), unit);
         let open_up = text!("placing-open-this-ring-only-sideways", gap);
         match through {
             [] => text!("placing-nothing-hangs-on-yet-take", open_up),
             [only] => {
-                let ring = self.named(placed.ring, placed.ring);
-                text!("placing-if-missed-comes-away-when", only, ring, open_up)
+                let ring = self.named(placed.ring, placed.ring).letter;
+                text!("placing-if-missed-comes-away-when", only = only.told(), ring, open_up)
             }
             [.., last] => {
-                let ring = self.named(placed.ring, placed.ring);
-                text!("placing-one-link-short-if-missed", ring, last, open_up)
+                let ring = self.named(placed.ring, placed.ring).letter;
+                text!("placing-one-link-short-if-missed", ring, last = last.told(), open_up)
             }
         }
+    }
+}
+
+/// A ring as a sentence names it: its letter, and its row where that is another than the one that is worked on.
+struct RingName {
+    letter: String,
+    row: Option<u32>,
+}
+
+impl RingName {
+    fn told(&self) -> String {
+        self.row.map_or_else(|| self.letter.clone(), |cell| text!("placing-row", letter = self.letter, cell))
     }
 }
 
 /// Names in a sentence, those of one row together: `E and F of row 2`, `A, B and D of row 3`.
-fn all_of(names: &[String]) -> String {
-    let mut by_row: Vec<(&str, Vec<&str>)> = vec![];
-    for name in names {
-        let (ring, row) = name.split_once(" of ").unwrap_or((name, ""));
-        match by_row.iter_mut().find(|(known, _)| *known == row) {
-            Some((_, rings)) => rings.push(ring),
-            None => by_row.push((row, vec![ring])),
+fn all_of(names: &[RingName]) -> String {
+    let mut by_row: Vec<(Option<u32>, Vec<String>)> = vec![];
+    for RingName { letter, row } in names {
+        match by_row.iter_mut().find(|(known, _)| known == row) {
+            Some((_, letters)) => letters.push(letter.clone()),
+            None => by_row.push((*row, vec![letter.clone()])),
         }
     }
-    let of_row = |(row, rings): &(&str, Vec<&str>)| {
-        let listed = listed(rings);
-        if row.is_empty() { listed } else { text!("placing-of", listed, row) }
-    };
-    let rows: Vec<String> = by_row.iter().map(of_row).collect();
-    listed(&rows.iter().map(String::as_str).collect::<Vec<_>>())
-}
-
-fn listed(names: &[&str]) -> String {
-    match names {
-        [] => String::new(),
-        [one] => (*one).to_owned(),
-        [most @ .., last] => text!("placing-and-2", most = most.join(", "), last),
-    }
+    let rows = by_row.into_iter().map(|(row, letters)| RingName { letter: listed(&letters), row }.told());
+    listed(&rows.collect::<Vec<_>>())
 }
 
 /// Which rings are shut beforehand, over the fewest cells in which any can be.

@@ -6,7 +6,7 @@ use crate::tool::cutting::Method;
 use crate::words::gauge::MM_PER_INCH;
 use crate::words::length::{LengthUnit, caliper, inch_fraction, shown};
 use crate::words::sentence::Phrase;
-use crate::words::{counted, words};
+use crate::words::words;
 use lorimant_text::text;
 
 words! {
@@ -201,8 +201,8 @@ pub fn write(request: &ChainRequest, size: Option<RingSize>, unit: LengthUnit) -
         || text!("chain-sentence-no-clasp").to_owned(),
         |clasp| {
             let name = clasp.kind.0.name;
-            let an = if name.starts_with(['a', 'e', 'i', 'o', 'S']) { "an" } else { "a" };
-            format!("{an} {name}")
+            let an = name.starts_with(['a', 'e', 'i', 'o', 'S']);
+            text!("chain-sentence-clasp", an, name)
         },
     );
     say(text!("chain-sentence-with-2"), clasp, ChainSlot::Clasp);
@@ -212,7 +212,7 @@ pub fn write(request: &ChainRequest, size: Option<RingSize>, unit: LengthUnit) -
         text!("chain-sentence-ease", ease_mm = length_told(request.ease_mm, unit))
     };
     say(", ", ease, ChainSlot::Ease);
-    say(", ", counted(request.spares_n, text!("chain-sentence-spare-ring")), ChainSlot::Spares);
+    say(", ", text!("count-spare-ring", n = request.spares_n), ChainSlot::Spares);
     say(
         text!("sentence-and"),
         text!("chain-sentence-scrap", scrap_share = shown(request.scrap_share * 100.0, 1)),

@@ -185,7 +185,7 @@ impl Weave {
         if self.name.trim().is_empty() {
             faults.add(Fault::new("name", text!("weave-enter-name-for-weave")));
         }
-        faults.keep(check_text("name", "name", &self.name, 80));
+        faults.keep(check_text("name", text!("noun-name"), &self.name, 80));
         let n = self.rings_n();
         if n == 0 || n > MOST_RINGS {
             let message = text!("weave-repeat-rings-cannot-be-calculated", n, MOST_RINGS);
@@ -193,7 +193,7 @@ impl Weave {
             return faults.into_result();
         }
         for (i, part) in self.rings.iter().enumerate() {
-            faults.keep(check_text(&format!("rings[{i}]"), "part", part, 40));
+            faults.keep(check_text(&format!("rings[{i}]"), text!("noun-part"), part, 40));
         }
         if let Repeats::Chain { turn_deg: Some(turn) } = self.repeats {
             let span = Span { noun: Text::named("weave-turn-cell"), unit: "°", least: -180.0, most: 180.0 };

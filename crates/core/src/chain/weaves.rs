@@ -82,7 +82,7 @@ fn weave(name: &str, rings: &[&str], links: Vec<Link>, goes_on: Repeats) -> Weav
 
 fn written() -> Vec<Known> {
     let mut boxed = weave(
-        "box",
+        text!("weaves-box"),
         &[
             text!("weaves-first-pair"),
             text!("weaves-first-pair"),
@@ -93,9 +93,10 @@ fn written() -> Vec<Known> {
         STRAIGHT,
     );
     boxed.folds = [folded([2, 3], [0, 1], [0, 1], 1), folded([0, 1], [2, 3], [2, 3], -1)].concat();
+    let (connector, fold) = (text!("weaves-connector"), text!("weaves-fold"));
     let mut byzantine = weave(
-        "Byzantine",
-        &["connector", "connector", "fold", "fold", "fold", "fold"],
+        text!("weaves-byzantine"),
+        &[connector, connector, fold, fold, fold, fold],
         [each(&[0, 1], &[2, 3], &[0]), each(&[2, 3], &[4, 5], &[0]), each(&[4, 5], &[0, 1], &[1])].concat(),
         QUARTER,
     );
@@ -104,14 +105,24 @@ fn written() -> Vec<Known> {
         Known {
             word: "one-in-one",
             also: &["single", "cable", "1 in 1", "one in one"],
-            weave: weave(text!("weaves-one-in-one"), &["ring"], each(&[0], &[0], &[1]), QUARTER),
+            weave: weave(
+                text!("weaves-one-in-one"),
+                &[text!("weaves-ring")],
+                each(&[0], &[0], &[1]),
+                QUARTER,
+            ),
             usual: [2.8, 5.0],
             like: text!("weaves-plainest-each-ring-hangs-in"),
         },
         Known {
             word: "two-in-two",
             also: &["double", "2 in 2", "two in two"],
-            weave: weave(text!("weaves-two-in-two"), &["ring"; 2], each(&[0, 1], &[0, 1], &[1]), QUARTER),
+            weave: weave(
+                text!("weaves-two-in-two"),
+                &[text!("weaves-ring"); 2],
+                each(&[0, 1], &[0, 1], &[1]),
+                QUARTER,
+            ),
             usual: [3.0, 5.0],
             like: text!("weaves-pairs-through-pairs-looks-light"),
         },
@@ -120,7 +131,7 @@ fn written() -> Vec<Known> {
             also: &["triple", "3 in 3", "three in three"],
             weave: weave(
                 text!("weaves-three-in-three"),
-                &["ring"; 3],
+                &[text!("weaves-ring"); 3],
                 each(&[0, 1, 2], &[0, 1, 2], &[1]),
                 QUARTER,
             ),
@@ -195,7 +206,7 @@ fn written() -> Vec<Known> {
             ],
             weave: weave(
                 text!("weaves-four-in-one-sheet"),
-                &["row", text!("weaves-next-row")],
+                &[text!("weaves-row"), text!("weaves-next-row")],
                 across(&[(0, 0), (-1, 0), (0, -1), (-1, -1)]),
                 Repeats::Sheet,
             ),
@@ -214,7 +225,7 @@ fn written() -> Vec<Known> {
             ],
             weave: weave(
                 text!("weaves-six-in-one-sheet"),
-                &["row", text!("weaves-next-row")],
+                &[text!("weaves-row"), text!("weaves-next-row")],
                 across(&[(0, -1), (0, 0), (0, 1), (-1, -1), (-1, 0), (-1, 1)]),
                 Repeats::Sheet,
             ),
@@ -228,7 +239,7 @@ fn written() -> Vec<Known> {
             also: &["three strand twist", "three strand spiral", "spiral chain", "spiral three strands"],
             weave: weave(
                 text!("weaves-three-strand-twist"),
-                &["ring"],
+                &[text!("weaves-ring")],
                 each(&[0], &[0], &[1, 2]),
                 Repeats::Chain { turn_deg: None },
             ),

@@ -128,28 +128,20 @@ impl Cause {
         let per_cent = format!("{:.0} %", 100.0 * amount.abs());
         let more = amount > 0.0;
         match self {
-            Self::Mark => text!("cause-mark-slipped-jaw", by, value = if more { "up" } else { "down" }),
+            Self::Mark => text!("cause-mark-slipped-jaw", by, up = more),
             Self::Centre => text!(
                 "cause-centre-bend-was-off-by",
                 by,
                 value = if more { text!("cause-far-end") } else { text!("cause-near-end") }
             ),
-            Self::Blank => text!("cause-blank-was-too", by, value = if more { "long" } else { "short" }),
+            Self::Blank => text!("cause-blank-was-too", by, long = more),
             Self::Open => text!("cause-loops-were-left-short-closed", amount = fixed(amount.abs(), 0)),
-            Self::Wire => text!(
-                "cause-wire-than-its-label-about",
-                per_cent,
-                value = if more { "thicker" } else { "thinner" },
-                amount = gauges(amount)
-            ),
-            Self::Harder => text!(
-                "cause-wire-springs-back-than-planned",
-                per_cent,
-                value = if more { "more" } else { "less" },
-                value2 = if more { "harder" } else { "softer" }
-            ),
+            Self::Wire => {
+                text!("cause-wire-than-its-label-about", per_cent, thicker = more, amount = gauges(amount))
+            }
+            Self::Harder => text!("cause-wire-springs-back-than-planned", per_cent, more, harder = more),
             Self::Rod => {
-                text!("cause-rod-than-its-label", by, value = if more { "thicker" } else { "thinner" })
+                text!("cause-rod-than-its-label", by, thicker = more)
             }
         }
     }
@@ -159,7 +151,7 @@ impl Cause {
         let more = amount > 0.0;
         match self {
             Self::Mark => {
-                text!("cause-draw-mark-again-hold-wire", by, value = if more { "tip" } else { "base" })
+                text!("cause-draw-mark-again-hold-wire", by, towards_tip = more)
             }
             Self::Centre => text!(
                 "cause-start-bend-nearer-press-mark",
@@ -167,7 +159,7 @@ impl Cause {
                 value = if more { text!("cause-near-end") } else { text!("cause-far-end") }
             ),
             Self::Blank => {
-                text!("cause-cut-next-one-check-how", by, value = if more { "shorter" } else { "longer" })
+                text!("cause-cut-next-one-check-how", by, shorter = more)
             }
             Self::Open => text!("cause-keep-rolling-until-end-meets").to_owned(),
             Self::Wire => text!("cause-measure-wire-on-spool-enter").to_owned(),
@@ -182,7 +174,7 @@ fn gauges(share: f64) -> String {
     let numbers = share.abs().ln_1p() / 0.116;
     match numbers {
         n if n < 0.35 => text!("cause-third").to_owned(),
-        n if n < 0.75 => "half".to_owned(),
+        n if n < 0.75 => text!("cause-half").to_owned(),
         n if n < 1.5 => text!("cause-whole").to_owned(),
         n => text!("cause-times-step", n = fixed(n, 0)),
     }

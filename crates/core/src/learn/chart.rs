@@ -137,14 +137,14 @@ fn signs(what: &str, pieces: &[(u32, f64)], mean: f64, spread: f64, unit: Length
     if let Some(run) =
         longest(pieces, |a, b| (a.1 > mean) == (b.1 > mean)).filter(|run| run.len() >= ONE_SIDE)
     {
-        let side = if run[0].1 > mean { "larger" } else { "smaller" };
-        let text = text!("chart-in-row-than-average-something", run = run.len(), side);
+        let larger = run[0].1 > mean;
+        let text = text!("chart-in-row-than-average-something", run = run.len(), larger);
         signs.push(Sign { text, pieces_n: numbers(run) });
     }
-    for (way, larger) in [("larger", true), ("smaller", false)] {
+    for larger in [true, false] {
         let steady = |a: &(u32, f64), b: &(u32, f64)| if larger { b.1 > a.1 } else { b.1 < a.1 };
         if let Some(run) = longest(pieces, steady).filter(|run| run.len() >= RISING) {
-            let text = text!("chart-in-row-each-than-one", run = run.len(), way, what);
+            let text = text!("chart-in-row-each-than-one", run = run.len(), larger, what);
             signs.push(Sign { text, pieces_n: numbers(run) });
         }
     }

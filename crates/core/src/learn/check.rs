@@ -80,7 +80,7 @@ impl PieceCheck {
         if self.name.trim().is_empty() {
             faults.add(Fault::new("name", text!("learn-check-enter-name-for-measurement")));
         }
-        faults.keep(check_text("name", "name", &self.name, 80));
+        faults.keep(check_text("name", text!("noun-name"), &self.name, 80));
         let count =
             Span { noun: Text::named("learn-check-number-pieces"), unit: "", least: 1.0, most: MOST_PIECES };
         faults.keep(count.check("pieces_n", f64::from(self.pieces_n)));

@@ -337,18 +337,12 @@ impl ToMeasure {
         match self.kind {
             None => rework(self.felt_wrong().to_owned()),
             Some(Measures::Gap) => rework(text!("dimension-open-sideways-go-little-past", by)),
-            Some(Measures::Wire) => reject(text!(
-                "dimension-wire-than-planned-another-gauge",
-                by,
-                value = if large { "thicker" } else { "thinner" }
-            )),
+            Some(Measures::Wire) => {
+                reject(text!("dimension-wire-than-planned-another-gauge", by, thicker = large))
+            }
             Some(Measures::Inside) if self.key == "coil-inside" => Judged {
                 verdict: Verdict::Rework,
-                text: text!(
-                    "dimension-coil-than-planned-before-you",
-                    by,
-                    value = if large { "larger" } else { "smaller" }
-                ),
+                text: text!("dimension-coil-than-planned-before-you", by, larger = large),
                 off,
             },
             Some(_) if far => reject(text!(
@@ -360,7 +354,7 @@ impl ToMeasure {
             Some(Measures::Bend) => rework(text!(
                 "dimension-bend-again-on-tool-about",
                 by,
-                value = if large { "thinner" } else { "thicker" },
+                thinner = large,
                 around,
                 value2 =
                     if large { text!("dimension-less-wire-used") } else { text!("dimension-more-wire-used") }

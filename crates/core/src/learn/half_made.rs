@@ -4,7 +4,7 @@ use super::dimension::made_of;
 use crate::fault::{Fault, Faults};
 use crate::making::operations::Anneal;
 use crate::making::workpiece::ClosedBy;
-use crate::making::{Made, Step, Workpiece};
+use crate::making::{Made, Operation, Step, Workpiece};
 use crate::pattern::PatternRequest;
 use crate::tool::workshop::Workshop;
 use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, strain_left_after};
@@ -61,12 +61,14 @@ impl<'a> HalfMade<'a> {
     /// lies elsewhere or is bent otherwise in that.
     pub(super) fn to_straighten(&self, other: &PatternRequest) -> Vec<&Step> {
         let Ok(made) = made_of(other, self.workshop) else { return vec![] };
+        // A wire that is folded in its middle is trimmed even at both ends: its fold stays where it is.
+        let folded = self.request.form().is_ok_and(|formed| formed.design.fold().is_some());
         let otherwise = |step: &&Step| {
             let there = made
                 .steps
                 .iter()
                 .find(|then| then.operation == step.operation && then.segments == step.segments);
-            !there.is_some_and(|then| alike(step, then))
+            !there.is_some_and(|then| alike(step, then, folded && step.operation == Operation::Fold))
         };
         self.shaped().filter(otherwise).collect()
     }
@@ -110,11 +112,11 @@ impl<'a> HalfMade<'a> {
     }
 }
 
-/// Whether two steps shape the wire alike at the same place.
-fn alike(a: &Step, b: &Step) -> bool {
+/// Whether two steps shape the wire alike at the same place, or `anywhere`.
+fn alike(a: &Step, b: &Step, anywhere: bool) -> bool {
     let (a, b) = (&a.numbers, &b.numbers);
     let pairs = [
-        (a.at_mm, b.at_mm),
+        if anywhere { (None, None) } else { (a.at_mm, b.at_mm) },
         (a.inside_mm, b.inside_mm),
         (a.angle_left_deg.map(|deg| deg / 20.0), b.angle_left_deg.map(|deg| deg / 20.0)),
         (a.turns_left_n, b.turns_left_n),

@@ -185,8 +185,11 @@ impl Drill {
             });
         }
         if off_mm.abs() > 2.0 * spread_mm / n.sqrt() && off_mm.abs() > 0.02 {
-            let way = if off_mm > 0.0 { "larger" } else { "smaller" };
-            text.push_str(&text!("practice-all-them-than-planned-move", off_mm = by(off_mm), way));
+            text.push_str(&text!(
+                "practice-all-them-than-planned-move",
+                off_mm = by(off_mm),
+                larger = off_mm > 0.0
+            ));
         }
         Some(DrillFeedback { spread_mm, off_mm, target_met, text })
     }

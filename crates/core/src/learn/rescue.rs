@@ -2,12 +2,14 @@
 
 use serde::{Deserialize, Serialize};
 
+use super::dimension::made_of;
 use super::half_made::HalfMade;
 use crate::drawing::Drawing;
 use crate::fault::{Fault, Faults, Span};
 use crate::making::operations::Anneal;
 use crate::making::workpiece::ClosedBy;
 use crate::making::{Operation, Step};
+use crate::pattern::measure::{Measure, Measures};
 use crate::pattern::{Parameter, PatternRequest, Unit};
 use crate::shape::view::Side;
 use crate::tool::gear::Gear;
@@ -123,13 +125,15 @@ pub fn rescued(
     let one = PatternRequest { pieces_n: 1, count_singles: true, ..request.clone() };
     let planned_mm =
         flush_mm(&one, workshop).ok_or_else(|| request.form().err().unwrap_or_else(Faults::none))?;
-    let (base, wire_mm) = gone_wrong(&one, mishap, planned_mm, workshop)?;
+    let (base, enough_mm) = gone_wrong(&one, mishap, planned_mm, workshop)?;
+    // A loose spiral takes more of the wire, which is there again once it is straightened.
+    let wire_mm = if mishap.wrong == Wrong::SpiralLoose { planned_mm } else { enough_mm };
     let usually = |steps: &[Step]| mishap.wrong.usually_seen(steps);
     let half = HalfMade::of(&base, mishap.at_step_n, usually, workshop)?;
     let bent: Vec<&Step> = half.shaped().collect();
     let mut options = vec![];
     let fits = |request: &PatternRequest| flush_mm(request, workshop).filter(|mm| *mm <= wire_mm + 1e-6);
-    if let Some(blank_mm) = fits(&base) {
+    if let Some(blank_mm) = fits(&base).filter(|mm| *mm <= enough_mm + 1e-6) {
         options.extend(option(
             as_it_is(mishap, &base, &workshop.gear, unit),
             base.clone(),
@@ -138,7 +142,8 @@ pub fn rescued(
             unit,
         ));
     } else {
-        options.extend(less_of_something(&half, &base, wire_mm, workshop, unit));
+        options.extend(coiled_tighter(mishap, &one, workshop, unit));
+        options.extend(less_of_something(&half, &base, enough_mm, workshop, unit));
     }
     let others = kept.iter().filter(|other| {
         other.request.wire.stands_for(&request.wire)
@@ -315,8 +320,40 @@ fn as_it_is(mishap: WentWrong, base: &PatternRequest, gear: &Gear, unit: LengthU
     }
 }
 
+/// A loose spiral made tight again: pressed where its turns are near each other, else coiled on. It is bent further the way
+/// it is bent already, which the metal bears as planned, and its wire is all there.
+fn coiled_tighter(
+    mishap: WentWrong,
+    planned: &PatternRequest,
+    workshop: &Workshop,
+    unit: LengthUnit,
+) -> Option<Rescue> {
+    if mishap.wrong != Wrong::SpiralLoose {
+        return None;
+    }
+    let told = if mishap.amount <= planned.wire.profile().thickness_mm() {
+        text!("rescue-press-spiral-tighter")
+    } else {
+        text!("rescue-coil-spiral-tighter")
+    };
+    option(told.to_owned(), planned.clone(), flush_mm(planned, workshop)?, None, unit)
+}
+
+/// How readily a dimension gives way: a straight leg before turns, turns before what is bent to a size, and what is made
+/// to fit something else last; none of what is no size of the piece itself, as the cord it is made for.
+fn yields(parameter: &Parameter, measures: &[Measure]) -> Option<u8> {
+    let measure = measures.iter().find(|measure| measure.key == parameter.name);
+    match (parameter.fits, measure.map(|measure| measure.kind)) {
+        (true, None) => None,
+        (true, Some(_)) => Some(3),
+        (false, _) if parameter.unit == Unit::Turns => Some(1),
+        (false, Some(Measures::Length)) => Some(0),
+        (false, _) => Some(2),
+    }
+}
+
 /// The piece with less of one of its dimensions, so that it can be made of what there is: the largest that fits, for each
-/// dimension that spends wire; what changes least first.
+/// dimension that spends wire: with the least to straighten first, then as they yield, then by how little they change.
 fn less_of_something(
     half: &HalfMade,
     base: &PatternRequest,
@@ -324,13 +361,15 @@ fn less_of_something(
     workshop: &Workshop,
     unit: LengthUnit,
 ) -> Vec<Rescue> {
-    let mut found: Vec<((usize, f64), Rescue)> = vec![];
+    let mut found: Vec<((usize, u8, f64), Rescue)> = vec![];
+    let measures = base.form().map(|formed| formed.measures()).unwrap_or_default();
     for parameter in base.kind.0.parameters.iter().filter(|p| matches!(p.unit, Unit::Mm | Unit::Turns)) {
         let value = base.value(parameter.name);
         let least = (LEAST_SHARE * value).max(parameter.min);
         if value <= least + 1e-9 || parameter.default == 0.0 {
             continue;
         }
+        let Some(yields) = yields(parameter, &measures) else { continue };
         let with = |value: f64| {
             let mut request = base.clone();
             request.parameters.insert(parameter.name.to_owned(), value);
@@ -350,6 +389,10 @@ fn less_of_something(
         let rounded = ((low / step + 1e-6).floor() * step).max(least);
         let request = with(rounded);
         let Some(blank_mm) = flush_mm(&request, workshop) else { continue };
+        // It is made by its route, or it is no rescue.
+        if made_of(&request, workshop).is_err() {
+            continue;
+        }
         let read = |value: f64| {
             if parameter.unit == Unit::Turns { shown(value, 1) } else { caliper(value, unit) }
         };
@@ -368,9 +411,9 @@ fn less_of_something(
             what.dedup();
             told = text!("rescue-straighten-2", what = what.join(text!("sentence-and")), told, anneal);
         }
-        let changes = (undone.len(), 1.0 - rounded / value);
+        let changes = (undone.len(), yields, 1.0 - rounded / value);
         found.extend(option(told, request, blank_mm, None, unit).map(|one| (changes, one)));
     }
-    found.sort_by(|(a, _), (b, _)| a.0.cmp(&b.0).then(a.1.total_cmp(&b.1)));
+    found.sort_by(|(a, _), (b, _)| (a.0, a.1).cmp(&(b.0, b.1)).then(a.2.total_cmp(&b.2)));
     found.into_iter().map(|(_, one)| one).collect()
 }

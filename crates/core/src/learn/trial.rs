@@ -175,11 +175,10 @@ fn marks(
             continue;
         }
         let rolled = rolled_by(&made, measure);
-        let (by, way) = (caliper(off.abs(), unit), if off > 0.0 { "larger" } else { "smaller" });
-        let (way_on, tool) = if off > 0.0 { ("tip", "thinner") } else { ("base", "thicker") };
+        let (by, larger) = (caliper(off.abs(), unit), off > 0.0);
         let jaw = rolled.and_then(|step| Some((step.numbers.jaw_mm?, step.numbers.slip_mm?)));
         let put_right = match jaw.filter(|(_, slip)| *slip > 1e-6) {
-            None => text!("trial-bend-on-tool-or-measure", tool),
+            None => text!("trial-bend-on-tool-or-measure", thinner = larger),
             Some((at, slip)) if is_first && at < off / slip => {
                 text!("trial-jaw-not-that-thin-even").to_owned()
             }
@@ -189,12 +188,12 @@ fn marks(
                 text!(
                     "trial-roll-nearer-than-this-one",
                     off = on_ruler(off.abs() / slip, unit),
-                    way_on,
+                    towards_tip = larger,
                     place
                 )
             }
         };
-        told.push(text!("trial-came-out", what = measure.what, by, way, put_right));
+        told.push(text!("trial-came-out", what = measure.what, by, larger, put_right));
     }
     Ok(told)
 }
@@ -213,9 +212,8 @@ fn told(steps: i32, blank_mm: f64, unit: LengthUnit) -> String {
         1 => text!("trial-cut-next-one-longer", unit = step_told(unit), length),
         -1 => text!("trial-cut-next-one-shorter", unit = step_told(unit), length),
         steps => {
-            let (by, way) =
-                (f64::from(steps.abs()) * ruler_step_mm(unit), if steps > 0 { "longer" } else { "shorter" });
-            text!("trial-cut-next-one", by = on_ruler(by, unit), way, length)
+            let by = f64::from(steps.abs()) * ruler_step_mm(unit);
+            text!("trial-cut-next-one", by = on_ruler(by, unit), longer = steps > 0, length)
         }
     }
 }
@@ -230,22 +228,21 @@ fn reasons(
     let mut reasons = vec![text!("trial-its-parts-add-up-as", planned_mm = caliper(planned_mm, unit))];
     let parts = longer_mm(request, &last.got_mm);
     if parts.abs() > 0.05 {
-        let way = if parts > 0.0 { "more" } else { "less" };
-        reasons.push(text!("trial-formed-they-took-marks-correct", parts = caliper(parts.abs(), unit), way));
+        let more = parts > 0.0;
+        reasons.push(text!("trial-formed-they-took-marks-correct", parts = caliper(parts.abs(), unit), more));
     }
     if last.over_mm.abs() > 0.05 {
-        let way = if last.over_mm > 0.0 { text!("trial-left-over") } else { "missing" };
-        reasons.push(text!("trial-at-end", over_mm = caliper(last.over_mm.abs(), unit), way));
+        let over = last.over_mm > 0.0;
+        reasons.push(text!("trial-at-end", over_mm = caliper(last.over_mm.abs(), unit), over));
     }
     if allowance_mm.abs() > DOUBTFUL * planned_mm {
         reasons.push(text!("trial-that-far-from-what-its").to_owned());
     }
     let of = if trials_n > 1 { text!("trial-over-trials", trials_n) } else { String::new() };
-    let way = if allowance_mm > 0.0 { "longer" } else { "shorter" };
     reasons.push(text!(
         "trial-in-your-hands-blank-needs",
         allowance_mm = caliper(allowance_mm.abs(), unit),
-        way,
+        longer = allowance_mm > 0.0,
         of
     ));
     reasons

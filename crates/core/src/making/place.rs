@@ -177,7 +177,9 @@ impl Chooser<'_> {
                     what,
                     wanted_shown,
                     tool = nearest.tool,
-                    gives_mm = nearest.gives_mm.map_or("nothing".to_owned(), |mm| caliper(mm, unit)),
+                    gives_mm = nearest
+                        .gives_mm
+                        .map_or(text!("making-place-nothing").to_owned(), |mm| caliper(mm, unit)),
                     inside_mm = caliper(inside_mm, unit)
                 );
                 // Pliers that were asked for by name are taken all the same.

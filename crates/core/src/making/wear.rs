@@ -103,7 +103,7 @@ impl Wear {
 #[must_use]
 pub fn fit_for(ought: &[RequiredLoad]) -> &'static str {
     let bears = ought.iter().rfind(|one| one.bears);
-    bears.map_or("practice", |one| one.wear.shown().trim_start_matches("a "))
+    bears.map_or(text!("wear-practice"), |one| one.wear.shown().trim_start_matches("a "))
 }
 
 /// What a piece that holds so much is fit for; none where nothing pulls at it.

@@ -186,9 +186,9 @@ impl Bag {
         if self.name.trim().is_empty() {
             faults.add(Fault::new("name", text!("order-bag-enter-what-in-bag")));
         }
-        faults.keep(check_text("name", "name", &self.name, 80));
-        faults.keep(check_text("place", "place", &self.place, 80));
-        faults.keep(check_text("note", "note", &self.note, 400));
+        faults.keep(check_text("name", text!("noun-name"), &self.name, 80));
+        faults.keep(check_text("place", text!("noun-place"), &self.place, 80));
+        faults.keep(check_text("note", text!("noun-note"), &self.note, 400));
         faults.keep(self.check_n());
         faults.nest("piece", self.piece.check());
         faults.into_result()

@@ -48,17 +48,17 @@ impl Bag {
         let batch = self.as_made(self.n.max(1));
         let (piece, workshop) = batch.as_made(workshop);
         let unit = workshop.habits.unit;
-        let mut rows = vec![("wire", piece.wire().shown(unit))];
+        let mut rows = vec![(text!("label-row-wire"), piece.wire().shown(unit))];
         rows.extend(cut(&piece, &workshop));
         rows.extend(coils_of_chain(&piece, &workshop));
         rows.extend(formed_on(&batch, &piece, &workshop));
         let finish = piece.finish_told(&workshop);
         if !finish.is_empty() {
-            rows.push(("finish", finish));
+            rows.push((text!("label-row-finish"), finish));
         }
-        rows.extend(self.batch.map(|batch| ("batch", batch.to_string())));
+        rows.extend(self.batch.map(|batch| (text!("label-row-batch"), batch.to_string())));
         if !self.place.trim().is_empty() {
-            rows.push(("place", self.place.clone()));
+            rows.push((text!("label-row-place"), self.place.clone()));
         }
         BagLabel {
             name: self.name.clone(),
@@ -73,13 +73,17 @@ impl Bag {
 fn cut(piece: &Piece, workshop: &Workshop) -> Option<(&'static str, String)> {
     let unit = workshop.habits.unit;
     match piece {
-        Piece::Rings(request) => Some(("coils", request.plan_in(workshop).ok()?.coils_told())),
+        Piece::Rings(request) => {
+            Some((text!("label-row-coils"), request.plan_in(workshop).ok()?.coils_told()))
+        }
         Piece::Chain(request) => {
             let plan = request.plan_in(workshop).ok()?;
             let length = caliper(plan.finished_length_mm, unit);
-            Some(("rings", text!("label-for", rings_n = plan.rings_n, length)))
+            Some((text!("label-row-rings"), text!("label-for", rings_n = plan.rings_n, length)))
         }
-        Piece::Finding(_) => Some(("cut", on_ruler(piece.blanks(workshop).ok()?.flush_mm, unit))),
+        Piece::Finding(_) => {
+            Some((text!("label-row-cut"), on_ruler(piece.blanks(workshop).ok()?.flush_mm, unit)))
+        }
     }
 }
 
@@ -91,7 +95,7 @@ fn coils_of_chain(piece: &Piece, workshop: &Workshop) -> Option<(&'static str, S
         let length = of_wire(*length_mm, workshop.habits.unit);
         text!("label-coils", n = text!("count-coil", n = *n), length)
     });
-    Some(("coils", coils.collect::<Vec<_>>().join(", ")))
+    Some((text!("label-row-coils"), coils.collect::<Vec<_>>().join(", ")))
 }
 
 /// What it is formed on: rod and cut of rings, places on the jaws and wraps of a finding.
@@ -99,8 +103,8 @@ fn formed_on(batch: &Batch, piece: &Piece, workshop: &Workshop) -> Vec<(&'static
     let unit = workshop.habits.unit;
     let request = match piece {
         Piece::Finding(request) => request,
-        Piece::Rings(request) => return vec![("rod", rod(request, unit))],
-        Piece::Chain(request) => return vec![("rod", rod(&request.ring, unit))],
+        Piece::Rings(request) => return vec![(text!("label-row-rod"), rod(request, unit))],
+        Piece::Chain(request) => return vec![(text!("label-row-rod"), rod(&request.ring, unit))],
     };
     let mut places: Vec<String> = vec![];
     for task in batch.tasks(workshop).unwrap_or_default() {
@@ -113,9 +117,9 @@ fn formed_on(batch: &Batch, piece: &Piece, workshop: &Workshop) -> Vec<(&'static
     }
     let mut rows = vec![];
     if !places.is_empty() {
-        rows.push(("jaw", places.join(", ")));
+        rows.push((text!("label-row-jaw"), places.join(", ")));
     }
-    rows.extend(request.wraps_told().map(|wraps| ("wraps", wraps)));
+    rows.extend(request.wraps_told().map(|wraps| (text!("label-row-wraps"), wraps)));
     rows
 }
 

@@ -112,7 +112,7 @@ impl Line {
         if self.name.trim().is_empty() {
             faults.add(Fault::new("name", text!("order-enter-name-for-this-line")));
         }
-        faults.keep(check_text("name", "name", &self.name, 80));
+        faults.keep(check_text("name", text!("noun-name"), &self.name, 80));
         faults.keep(Self::SPARES.check("spares_percent", self.spares_percent));
         let n = self.piece.count();
         if n == 0 || n > MOST_PIECES {
@@ -161,8 +161,8 @@ impl Order {
     /// A fault for each text that is too long, for no line or too many, and those of each line, within `lines[i]`.
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
-        faults.keep(check_text("customer", "customer", &self.customer, 80));
-        faults.keep(check_text("note", "note", &self.note, 2000));
+        faults.keep(check_text("customer", text!("noun-customer"), &self.customer, 80));
+        faults.keep(check_text("note", text!("noun-note"), &self.note, 2000));
         if let Some(due) = self.due.filter(|due| !YEARS.contains(&due.year())) {
             let (from, to) = (YEARS.start(), YEARS.end());
             let message = text!("order-orders-cannot-be-due-in", due = due.year(), from, to);

@@ -8,6 +8,7 @@ use crate::making::Operation;
 use crate::shape::Segment;
 use crate::tool::method::{CutWhen, FlatTo, Rounding, WrapTail};
 use crate::words::length::{LengthUnit, ruler_mark_mm, ruler_step_mm};
+use lorimant_text::text;
 
 /// The sliver that falls off with each piece, in thicknesses of the wire.
 pub const TRIM: f64 = 0.6;
@@ -110,10 +111,10 @@ impl FormedPiece<'_> {
         let developed_mm = self.developed_mm();
         let flush = developed_mm + left_filing_mm + right_filing_mm + left_tail_mm + right_tail_mm;
         // What the ruler adds stays where the piece may be longer.
-        let named = |segment: Option<&Segment>| segment.map_or("end", |segment| segment.what);
+        let named = |segment: Option<&Segment>| segment.map_or(text!("blank-end"), |segment| segment.what);
         let surplus = match (right_tail_mm > 0.0, left_tail_mm > 0.0, far_free, near_free) {
-            (true, ..) => Some(("tail", true)),
-            (_, true, ..) => Some(("tail", false)),
+            (true, ..) => Some((text!("part-tail"), true)),
+            (_, true, ..) => Some((text!("part-tail"), false)),
             (_, _, true, _) => Some((named(self.design.segments.last()), true)),
             (_, _, _, true) => Some((named(self.design.segments.first()), false)),
             _ => None,

@@ -161,7 +161,7 @@ impl FormedPiece<'_> {
         let sentence = match (closed, closure.on) {
             (true, None) => text!("pattern-check-closes-end-end", what),
             (true, Some(on)) => {
-                let on = self.design.segments.get(on).map_or("wire", |segment| segment.what);
+                let on = self.design.segments.get(on).map_or(text!("segment-wire"), |segment| segment.what);
                 text!(
                     "pattern-check-closes-its-end-meets-along",
                     what,
@@ -184,7 +184,8 @@ impl FormedPiece<'_> {
             }
             self.design.pressed.iter().any(|(x, y)| (*x == a && *y == b) || (*x == b && *y == a))
         };
-        let name = |i: usize| self.design.segments.get(i).map_or("wire", |segment| segment.what);
+        let name =
+            |i: usize| self.design.segments.get(i).map_or(text!("segment-wire"), |segment| segment.what);
         let mut any = false;
         for through in through_itself(&self.path) {
             if pressed(through.first, through.second) {
@@ -371,7 +372,8 @@ impl FinishedFinding<'_> {
     fn strained(&self, found: &mut Vec<Check>, gear: &Gear) {
         let advice = Anneal::advice(&self.formed.request.wire, gear);
         let Some((worst, share)) = self.tightest() else { return };
-        let name = self.formed.design.segments.get(worst).map_or("wire", |segment| segment.what);
+        let name =
+            self.formed.design.segments.get(worst).map_or(text!("segment-wire"), |segment| segment.what);
         let percent = shown(100.0 * share, 0);
         let (level, sentence) = if share > crate::wire::strength::CRACK_STRAIN {
             (

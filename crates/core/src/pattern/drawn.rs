@@ -179,7 +179,7 @@ impl FormedPiece<'_> {
     }
 
     fn described(&self, last: Option<&Step>) -> String {
-        let what = last.map_or("straight".to_owned(), |step| {
+        let what = last.map_or(text!("pattern-drawn-straight").to_owned(), |step| {
             text!("pattern-drawn-after", operation = step.operation, what = step.what)
         });
         text!("pattern-drawn-the", name = self.request.kind.0.name, what)
@@ -235,8 +235,8 @@ impl FormedPiece<'_> {
         }
         let size = self.extent.size();
         let (from, wide) = match side {
-            Side::Front => ("front", size.x),
-            Side::Right => ("side", size.z),
+            Side::Front => (text!("pattern-drawn-front"), size.x),
+            Side::Right => (text!("pattern-drawn-side"), size.z),
         };
         let described = text!(
             "pattern-drawn-from-high-wide",

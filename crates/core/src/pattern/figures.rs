@@ -57,7 +57,7 @@ impl FormedPiece<'_> {
             mm => text!(
                 "pattern-figures-your-trials-showed-that-blank",
                 mm = fixed(mm.abs(), 2),
-                value = if mm > 0.0 { "longer" } else { "shorter" },
+                longer = mm > 0.0,
                 how
             ),
         };
@@ -150,7 +150,7 @@ impl FormedPiece<'_> {
 
 impl FinishedFinding<'_> {
     fn name(&self, segment: usize) -> &'static str {
-        self.formed.design.segments.get(segment).map_or("wire", |segment| segment.what)
+        self.formed.design.segments.get(segment).map_or(text!("segment-wire"), |segment| segment.what)
     }
 
     /// What it covers, and what it is drawn with, each with how far that may be off.
@@ -175,7 +175,7 @@ impl FinishedFinding<'_> {
         let mm = drawn.map_or(measure.mm, |parameter| self.formed.request.value(parameter.name));
         let (key, says, formula, numbers) = match measure.key.as_str() {
             "height" => over_all("height", least.y, most.y, text!("pattern-figures-from-top-bottom")),
-            "width" => over_all("width", least.x, most.x, "across"),
+            "width" => over_all("width", least.x, most.x, text!("pattern-figures-across")),
             "depth" => over_all("depth", least.z, most.z, text!("pattern-figures-from-front-back")),
             _ => {
                 let parameter = drawn?;

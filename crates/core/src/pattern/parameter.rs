@@ -3,7 +3,7 @@
 use serde::Serialize;
 
 use super::PatternRequest;
-use crate::fault::{Fault, Span};
+use crate::fault::{Fault, Span, TURNS};
 use crate::words::words;
 use lorimant_text::{Text, text};
 
@@ -60,6 +60,9 @@ pub struct Parameter {
     #[serde(skip_serializing_if = "Option::is_none")]
     #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
     pub none: Option<Text>,
+    /// Whether it is given by what it has to fit: a cord, a bead.
+    #[serde(skip)]
+    pub fits: bool,
     /// What it is, in a sentence.
     #[cfg_attr(feature = "schema", schema(value_type = String))]
     pub description: Text,
@@ -93,6 +96,7 @@ impl Parameter {
             usual: Usual::Fixed,
             options: &[],
             none: None,
+            fits: false,
             description,
         }
     }
@@ -121,6 +125,11 @@ impl Parameter {
         description: Text,
     ) -> Self {
         Self { options, ..Self::number(name, label, Unit::Choice, [0.0, 0.0, max], description) }
+    }
+
+    /// The same, given by what it has to fit.
+    pub const fn fits(self) -> Self {
+        Self { fits: true, ..self }
     }
 
     /// The same, in proportion to the wire where nobody chose it.
@@ -185,7 +194,7 @@ impl Parameter {
         let unit = match self.unit {
             Unit::Mm => " mm",
             Unit::Deg => "°",
-            Unit::Turns => " turns",
+            Unit::Turns => TURNS,
             Unit::Choice => "",
         };
         let value = Span { noun: self.label, unit, least: self.min, most: self.max }.check(&field, value)?;

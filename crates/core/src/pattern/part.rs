@@ -102,7 +102,7 @@ pub fn centred_loop(f: &mut Design, what: &'static str, inside_mm: f64) -> (usiz
     let (neck_mm, h) = (NECK * f.h(), f.h());
     let (r, neck) = (f.mean(inside_mm), f.mean(neck_mm));
     let rolled = f.lay(what, Course::left(inside_mm, on_neck_deg(inside_mm, (h, h), neck)));
-    let bent = f.lay("neck", Course::right(neck_mm, bend_back_deg(r, neck)));
+    let bent = f.lay(text!("part-neck"), Course::right(neck_mm, bend_back_deg(r, neck)));
     f.openings.push(Opening { what, inside_mm, mouth: None });
     f.closures.push(Closure { what, far_end: false, on: Some(bent) });
     (rolled, bent)
@@ -121,12 +121,15 @@ pub fn wrapped_loop(f: &Design, inside_mm: f64, turns: f64) -> Vec<Segment> {
     let wrap =
         |turns: f64, pitch_mm: f64| Course::Wrap { core_mm: h, turns, pitch_mm: -pitch_mm, roll_deg: -90.0 };
     let mut segments = vec![
-        Segment::new("neck", Course::right(neck_mm, back)),
-        Segment::new("loop", Course::Bend { inside_mm, angle_deg: 270.0 + back, roll_deg: 0.0, rise_mm: h }),
-        Segment::new("wraps", wrap(lead, (down / 0.5).max(h))),
+        Segment::new(text!("part-neck"), Course::right(neck_mm, back)),
+        Segment::new(
+            text!("part-loop"),
+            Course::Bend { inside_mm, angle_deg: 270.0 + back, roll_deg: 0.0, rise_mm: h },
+        ),
+        Segment::new(text!("part-wraps"), wrap(lead, (down / 0.5).max(h))),
     ];
     if turns > lead {
-        segments.push(Segment::new("wraps", wrap(turns - lead, h)));
+        segments.push(Segment::new(text!("part-wraps"), wrap(turns - lead, h)));
     }
     segments
 }
@@ -141,9 +144,9 @@ pub fn kicked_tip(f: &mut Design, kick_deg: f64, tip_mm: f64, left: bool) -> (us
     let inside = KICK * f.h();
     let course = if left { Course::left(inside, kick_deg) } else { Course::right(inside, kick_deg) };
     let bend = f.lay(text!("pattern-part-tip-bend"), course);
-    let tip = f.lay("tip", Course::straight(tip_mm));
+    let tip = f.lay(text!("part-tip"), Course::straight(tip_mm));
     if kick_deg > 0.0 {
-        f.step(Operation::Kick, "tip", &[bend]);
+        f.step(Operation::Kick, text!("part-tip"), &[bend]);
     }
     (bend, tip)
 }

@@ -155,7 +155,7 @@ impl FormedPiece<'_> {
         let beside = |a: &usize, b: &usize| a.abs_diff(*b) == 1;
         loop_step.kind == Operation::Loop
             && neck.kind == Operation::Bend
-            && neck.what == "neck"
+            && neck.what == text!("part-neck")
             && loop_step.segments.iter().any(|a| neck.segments.iter().any(|b| beside(a, b)))
     }
 

@@ -72,7 +72,7 @@ impl PatternRequest {
             differences.push(text!(
                 "transfer-what-your-trials-showed-kept",
                 allowance_mm = on_ruler(request.allowance_mm.abs(), unit),
-                value = if request.allowance_mm > 0.0 { "longer" } else { "shorter" }
+                longer = request.allowance_mm > 0.0
             ));
         }
         // Where this workshop can make both, what is different about making them.

@@ -15,7 +15,6 @@ use crate::pattern::{self, PatternRequest};
 use crate::ring::{self, RingRequest};
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
-use crate::words::counted;
 use crate::words::length::{LengthUnit, on_ruler};
 use crate::words::sentence;
 use lorimant_text::text;
@@ -64,9 +63,9 @@ impl Piece {
     /// What one of it is called: `ring`, `hook clasp`.
     pub fn called(&self) -> &'static str {
         match self {
-            Self::Rings(_) => "ring",
+            Self::Rings(_) => text!("piece-ring"),
             Self::Finding(request) => request.kind.0.name.as_str(),
-            Self::Chain(_) => "chain",
+            Self::Chain(_) => text!("piece-chain"),
         }
     }
 
@@ -95,15 +94,12 @@ impl Piece {
     /// So many of it in words: `24 rings`, `6 pairs`, `1 piece`.
     #[must_use]
     pub fn counted_as(&self, n: u32) -> String {
-        counted(
-            n,
-            match self {
-                Self::Rings(_) => "ring",
-                Self::Finding(request) if request.in_pairs() => "pair",
-                Self::Finding(_) => "piece",
-                Self::Chain(_) => "chain",
-            },
-        )
+        match self {
+            Self::Rings(_) => text!("count-ring", n),
+            Self::Finding(request) if request.in_pairs() => text!("count-pair", n),
+            Self::Finding(_) => text!("count-piece", n),
+            Self::Chain(_) => text!("count-chain", n),
+        }
     }
 
     /// Whether one of it is the same in the hand as one of another, both as this workshop makes them: however many there are

@@ -262,7 +262,7 @@ impl CostRequest {
             },
             each = money(each)
         );
-        let one = if self.bought_pair { text!("rack-cost-pair") } else { "one" };
+        let one = if self.bought_pair { text!("rack-cost-pair") } else { text!("rack-cost-one") };
         let unpaid = if hours > Decimal::ZERO { "" } else { text!("rack-cost-your-time-not-counted-yet") };
         let text = match (self.bought, break_even_n, hour_earns) {
             (None, ..) => text!("rack-cost-enter-what-costs-buy-see", one),

@@ -3,6 +3,7 @@
 use jiff::civil::{Date, Weekday};
 use jiff::{Span, ToSpan as _};
 
+use crate::words::date::{self, short};
 use crate::words::number::read_count;
 use crate::words::quoted;
 use lorimant_text::{Text, text};
@@ -106,12 +107,7 @@ pub fn read(text: &str, today: Date) -> Result<Date, String> {
 /// A day in words with its weekday, and its year where that is not this one: `Friday 4 December`.
 #[must_use]
 pub fn told(day: Date, today: Date) -> String {
-    day.strftime(if day.year() == today.year() { "%A %-d %B" } else { "%A %-d %B %Y" }).to_string()
-}
-
-/// `4 December`, as it is told where the year is plain.
-fn short(day: Date) -> String {
-    day.strftime("%-d %B").to_string()
+    if day.year() == today.year() { date::on(day) } else { date::in_full(day) }
 }
 
 fn later(day: Date, span: Span) -> Option<Date> {
@@ -195,8 +191,7 @@ fn with_month(parts: &[&str], today: Date) -> Option<Result<Date, String>> {
     };
     Some(dated(day, month, year, today).and_then(|found| match named {
         Some(named) if named != found.weekday() => {
-            let is = found.strftime("%-d %B %Y is a %A").to_string();
-            Err(text!("day-check-day", is))
+            Err(text!("day-check-day", long = date::long(found), weekday = date::weekday(found)))
         }
         _ => Ok(found),
     }))

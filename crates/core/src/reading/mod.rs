@@ -20,6 +20,7 @@ use crate::wire::metal::{Metal, Temper};
 use crate::wire::section::Section;
 use crate::wire::surface::Surface;
 use crate::words::{backtrack, word_end};
+use lorimant_text::Text;
 
 /// What a word or phrase of the trade names.
 #[derive(Debug, Clone, Copy, PartialEq)]
@@ -48,7 +49,7 @@ pub struct Either {
     /// What is written.
     pub words: &'static [&'static str],
     /// What it may be, in a sentence.
-    pub note: &'static str,
+    pub note: Text,
     /// What makers nearly always mean by it, where there is such a thing.
     pub usual: Option<Metal>,
 }
@@ -57,37 +58,25 @@ pub struct Either {
 pub const EITHER: &[Either] = &[
     Either {
         words: &["silver", "silber", "silberdraht", "argent", "plata"],
-        note: "What fineness of silver? Sterling, fine, or a filled or plated wire.",
+        note: Text::named("reading-either-silver"),
         usual: None,
     },
-    Either {
-        words: &["ss"],
-        note: "“SS” is sterling silver to some shops and stainless steel to others.",
-        usual: None,
-    },
-    Either { words: &["fs"], note: "“FS” could be fine silver: please check.", usual: None },
-    Either { words: &["sf"], note: "“SF” could be silver-filled: please check.", usual: None },
-    Either {
-        words: &["gold", "or", "oro"],
-        note: "What fineness of gold, or gold-filled or plated?",
-        usual: None,
-    },
+    Either { words: &["ss"], note: Text::named("reading-either-ss"), usual: None },
+    Either { words: &["fs"], note: Text::named("reading-either-fs"), usual: None },
+    Either { words: &["sf"], note: Text::named("reading-either-sf"), usual: None },
+    Either { words: &["gold", "or", "oro"], note: Text::named("reading-either-gold"), usual: None },
     Either {
         words: &["bronze", "bronce"],
-        note: "Which bronze? Wire is usually phosphor bronze; red brass is also sold as bronze.",
+        note: Text::named("reading-either-bronze"),
         usual: Some(Metal::PhosphorBronze),
     },
     Either {
         words: &["steel", "stahl", "acier", "acero"],
-        note: "Which steel: stainless or mild?",
+        note: Text::named("reading-either-steel"),
         usual: None,
     },
-    Either {
-        words: &["935"],
-        note: "935 silver is germanium sterling to some, and plain silver of that fineness to others.",
-        usual: Some(Metal::GermaniumSilver),
-    },
-    Either { words: &["14k"], note: "14 k solid or 14 k gold-filled?", usual: Some(Metal::Gold14k) },
+    Either { words: &["935"], note: Text::named("reading-either-935"), usual: Some(Metal::GermaniumSilver) },
+    Either { words: &["14k"], note: Text::named("reading-either-14k"), usual: Some(Metal::Gold14k) },
 ];
 
 /// Every known phrase with its meaning, longest first so that `fine silver` is not read as `silver`.

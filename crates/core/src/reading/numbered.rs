@@ -108,8 +108,7 @@ fn needle(input: &mut &str) -> ModalResult<Mandrel> {
     let table: &[(&str, f64)] = if us { &US_NEEDLES } else { &UK_NEEDLES };
     let number = one_of(input, table).ok_or_else(backtrack)?;
     needle_word.parse_next(input)?;
-    let country = if us { "US" } else { "UK" };
-    Ok(named(number.1, text!("numbered-needle", country, number = number.0)))
+    Ok(named(number.1, text!("numbered-needle", us, number = number.0)))
 }
 
 /// `10 1/2 needle`: only American needles have halves.

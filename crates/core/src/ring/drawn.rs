@@ -123,13 +123,13 @@ impl RingPlan {
         }
 
         let above = -outer.max(loose) / 2.0 - 0.16 * outer;
-        let each = if self.coils_n == 1 { "" } else { " each" };
         // On the rod turns are counted; what is left of them once it sprang open is only seen.
         let count = match moment {
             Moment::Wound => self.coils_told(),
             Moment::Released => text!("ring-drawn-turns-left", turns = fixed(turns, 1)),
         };
-        let text = format!("{count}, {}{each}", on_ruler(self.coil_length_mm, unit));
+        let long = on_ruler(self.coil_length_mm, unit);
+        let text = text!("ring-drawn-coil-long", count, long, each = self.coils_n > 1);
         sketch.dimension(Point::new(0.0, above), Point::new(length, above), text, "coil-length");
         let x = length + 0.62 * stub;
         let rod_half = coil.wound.short_across() / 2.0;

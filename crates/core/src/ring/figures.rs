@@ -47,7 +47,7 @@ impl FinishedRings {
         let sources: Vec<String> = hand
             .sources(&request.mandrel, sawn)
             .iter()
-            .map(|(what, mm)| format!("{what} {}", shown(*mm, 3)))
+            .map(|(source, mm)| format!("{} {}", source.shown(), shown(*mm, 3)))
             .collect();
         let metal = request.wire.lot.filter(|lot| lot.is_measured()).map_or_else(
             || text!("ring-figures-metal-15-stiffness-3").to_owned(),
@@ -87,7 +87,7 @@ impl FinishedRings {
                 ((shut + num(thickness, 3)) * grown - num(wide, 3)).comes_to(3, "mm"),
             )
         } else {
-            ("2·(R1 − c) − taken/π", shut.comes_to(3, "mm"))
+            (text!("ring-figures-2-r1-c-taken"), shut.comes_to(3, "mm"))
         };
         let closing = match request.cutting.method {
             Method::Saw => text!("ring-figures-saws-kerf-closed"),
@@ -336,9 +336,9 @@ impl FinishedRings {
         );
         let share = |mm: f64| 100.0 * mm / self.plan.wire_length_mm;
         let cut_name = match request.cutting.method {
-            Method::Saw => "kerf",
-            Method::DoubleFlush => "slivers",
-            Method::Shears | Method::SingleSnip => "filings",
+            Method::Saw => text!("ring-figures-kerf"),
+            Method::DoubleFlush => text!("ring-figures-slivers"),
+            Method::Shears | Method::SingleSnip => text!("ring-figures-filings"),
         };
         let ends = self.plan.ragged_wire_mm + self.plan.tails_wire_mm;
         let becomes = figure(
@@ -427,7 +427,7 @@ impl FinishedRings {
             let share = |step: &Step| step.numbers.strain_used.unwrap_or(0.0);
             share(a).total_cmp(&share(b))
         });
-        let at = hardest.map_or("bend", |step| step.named.as_str());
+        let at = hardest.map_or(text!("ring-figures-bend"), |step| step.named.as_str());
         let before = hardest.and_then(|step| step.step_n.checked_sub(2)).and_then(|i| self.made.steps.get(i));
         let sold = request.wire.temper.bearing_spent();
         let spent = before.and_then(|step| step.workpiece.stretches.first()).map_or(sold, |s| s.outer_strain);

@@ -16,7 +16,7 @@ pub mod wish;
 
 use serde::{Deserialize, Serialize};
 
-use crate::fault::{Fault, Faults, Span};
+use crate::fault::{Fault, Faults, Span, TURNS};
 use crate::making::Changes;
 use crate::shape::hammered as hammer;
 use crate::tool::coil::Coil;
@@ -55,8 +55,7 @@ impl Default for Ends {
 
 impl Ends {
     const TAIL: Span = Span { noun: Text::named("ring-tail"), unit: " mm", least: 0.0, most: 1000.0 };
-    const RAGGED: Span =
-        Span { noun: Text::named("ring-uneven-ends"), unit: " turns", least: 0.0, most: 20.0 };
+    const RAGGED: Span = Span { noun: Text::named("ring-uneven-ends"), unit: TURNS, least: 0.0, most: 20.0 };
 
     fn check(&self, faults: &mut Faults) {
         faults.keep(Self::TAIL.check("ends.anchor_mm", self.anchor_mm));

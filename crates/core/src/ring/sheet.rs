@@ -300,12 +300,11 @@ impl RingPlan {
     /// The same with the wire it takes: `wind 62 turns, 1.05 m of wire`.
     #[must_use]
     pub fn to_wind(&self, unit: LengthUnit) -> String {
-        let each = if self.coils_n > 1 { " each" } else { "" };
         text!(
             "ring-sheet-wind-wire",
             coils_told = self.coils_told(),
             coil_wire_mm = pull(self.coil_wire_mm, unit),
-            each
+            each = self.coils_n > 1
         )
     }
 

@@ -4,7 +4,8 @@ use serde::{Deserialize, Serialize};
 
 use crate::fault::{Faults, Span};
 use crate::tool::mandrel::Mandrel;
-use lorimant_text::{Text, text};
+use crate::words::words;
+use lorimant_text::Text;
 
 /// How far each source of unevenness moves a ring's inside, mm, one standard deviation: a workshop's habits, to be
 /// corrected by what its own rings show.
@@ -43,6 +44,26 @@ impl Default for HandSpread {
     }
 }
 
+words! {
+    /// What makes one ring differ from the plan, besides its metal.
+    pub enum HandSource ("hand-source") {
+        /// The rod as it was measured.
+        Rod = "rod";
+        /// The give of a wooden rod.
+        Wood = "wood";
+        /// A coil that is not tight on its rod.
+        CoilSlack = "coil-slack";
+        /// A saw that leaves its line.
+        Kerf = "kerf";
+        /// Closing.
+        Closing = "closing";
+        /// Roundness.
+        Roundness = "roundness";
+        /// The caliper.
+        Caliper = "caliper";
+    }
+}
+
 /// Names that rods of wood go by.
 const WOODEN: [&str; 3] = ["dowel", "wood", "stick"];
 
@@ -74,7 +95,7 @@ impl HandSpread {
         faults.into_result()
     }
 
-    /// What counts for a ring wound on this rod, sawn or not: each source in words, mm.
+    /// What counts for a ring wound on this rod, sawn or not: each source with its share, mm.
     ///
     /// ```
     /// use lorimant_core::tool::hand::HandSpread;
@@ -85,21 +106,21 @@ impl HandSpread {
     /// // Wood gives: it adds a source of its own.
     /// assert_eq!(hand.sources(&dowel, true).len(), hand.sources(&Mandrel::round(6.0), true).len() + 1);
     /// ```
-    pub fn sources(&self, rod: &Mandrel, sawn: bool) -> Vec<(&'static str, f64)> {
+    pub fn sources(&self, rod: &Mandrel, sawn: bool) -> Vec<(HandSource, f64)> {
         let name = rod.name.as_deref().unwrap_or_default().to_lowercase();
         let wooden = WOODEN.iter().any(|wood| name.contains(wood));
-        let mut sources = vec![(text!("hand-rod-as-measured"), self.rod_mm)];
+        let mut sources = vec![(HandSource::Rod, self.rod_mm)];
         if wooden {
-            sources.push(("wood", self.wood_mm));
+            sources.push((HandSource::Wood, self.wood_mm));
         }
-        sources.push((text!("hand-coil-not-tight-on-rod"), self.coil_slack_mm));
+        sources.push((HandSource::CoilSlack, self.coil_slack_mm));
         if sawn {
-            sources.push((text!("hand-kerf-wandering"), self.kerf_mm));
+            sources.push((HandSource::Kerf, self.kerf_mm));
         }
         sources.extend([
-            ("closing", self.closing_mm),
-            ("roundness", self.roundness_mm),
-            ("caliper", self.caliper_mm),
+            (HandSource::Closing, self.closing_mm),
+            (HandSource::Roundness, self.roundness_mm),
+            (HandSource::Caliper, self.caliper_mm),
         ]);
         sources
     }
@@ -125,7 +146,7 @@ impl HandSpread {
     /// assert_eq!(HandSpread::default().rod_spread(&Mandrel::round(5.0)), 0.02);
     /// ```
     pub fn rod_spread(&self, rod: &Mandrel) -> f64 {
-        let of_rod = |(what, _): &&(&str, f64)| matches!(*what, "rod as measured" | "wood");
+        let of_rod = |(source, _): &&(HandSource, f64)| matches!(source, HandSource::Rod | HandSource::Wood);
         let squares: f64 = self.sources(rod, false).iter().filter(of_rod).map(|(_, mm)| mm * mm).sum();
         squares.sqrt()
     }

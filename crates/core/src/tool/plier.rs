@@ -90,7 +90,7 @@ impl Plier {
         if self.name.trim().is_empty() {
             faults.add(Fault::new("name", text!("plier-enter-name-for-pliers")));
         } else {
-            faults.keep(check_text("name", "name", self.name.trim(), 60));
+            faults.keep(check_text("name", text!("noun-name"), self.name.trim(), 60));
         }
         if let Some(reach) = self.reach_mm {
             faults.keep(Self::REACH.check("reach_mm", reach));

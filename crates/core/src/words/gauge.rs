@@ -192,7 +192,6 @@ pub fn nearest_told(system: GaugeSystem, mm: f64) -> String {
     } else {
         // Gauges go by steps of the ratio, so nearness is one too.
         let share = 100.0 * (size / mm - 1.0).abs();
-        let way = if size > mm { "thicker" } else { "thinner" };
-        text!("gauge-nearest-mm", near, size = fixed(size, 3), share = fixed(share, 1), way)
+        text!("gauge-nearest-mm", near, size = fixed(size, 3), share = fixed(share, 1), thicker = size > mm)
     }
 }

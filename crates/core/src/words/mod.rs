@@ -1,6 +1,7 @@
 //! Reading and writing: enumerations whose values are words of the trade, numbers, gauges, lengths,
 //! and the phrases a sentence is made of.
 
+pub mod date;
 pub mod gauge;
 pub mod length;
 pub mod mass;
@@ -33,19 +34,6 @@ impl UnknownWord {
     fn sentence(&self) -> String {
         unknown(self.noun, &self.word, &self.known)
     }
-}
-
-/// So many of a thing, in words: one of it has no plural.
-///
-/// ```
-/// use lorimant_core::words::counted;
-///
-/// assert_eq!((counted(1_u32, "ring"), counted(12_u32, "ring")), ("1 ring".to_owned(), "12 rings".to_owned()));
-/// ```
-#[must_use]
-pub fn counted<N: fmt::Display + PartialEq + From<u8>>(n: N, one: &str) -> String {
-    let several = if n == N::from(1) { "" } else { "s" };
-    format!("{n} {one}{several}")
 }
 
 /// Several things in a row: `6.5 mm, 20 mm and 34.5 mm`.

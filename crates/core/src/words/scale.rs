@@ -4,6 +4,7 @@ use serde::Serialize;
 
 use super::gauge::MM_PER_INCH;
 use super::length::{LengthUnit, shown};
+use lorimant_text::text;
 
 /// A unit that lengths of wire are read in on the rack, and from which length on.
 #[derive(Debug, Clone, Copy, PartialEq, Serialize)]
@@ -63,8 +64,8 @@ pub fn sold_by(unit: LengthUnit) -> (&'static str, f64) {
 /// The word for that length: `metre`, `foot`.
 pub fn sold_by_word(unit: LengthUnit) -> &'static str {
     match unit {
-        LengthUnit::Mm => "metre",
-        LengthUnit::Inch => "foot",
+        LengthUnit::Mm => text!("scale-metre"),
+        LengthUnit::Inch => text!("scale-foot"),
     }
 }
 

@@ -255,11 +255,11 @@ fn bag_rows(of: &Finding) -> Vec<(&'static str, String)> {
     let jaw = form.marks.iter().find(|mark| mark.jaw_mm.is_some()).or(form.marks.first());
     let marks: Vec<String> = measured(&form.marks).map(|mark| mark.place_told()).collect();
     vec![
-        ("wire", of.pattern.request.wire.shown(unit)),
-        ("pattern", of.pattern.request.kind.0.name.to_string()),
+        (text!("paper-card-wire"), of.pattern.request.wire.shown(unit)),
+        (text!("paper-card-finding"), of.pattern.request.kind.0.name.to_string()),
         (text!("paper-card-each-blank"), on_ruler(form.blank.flush_mm, unit)),
-        ("marks", marks.join(", ")),
-        ("wraps", of.pattern.request.wraps_told().unwrap_or_default()),
+        (text!("paper-card-marks"), marks.join(", ")),
+        (text!("paper-card-wraps"), of.pattern.request.wraps_told().unwrap_or_default()),
         (text!("paper-card-held-on"), jaw.map_or_else(String::new, |mark| mark.held_told(unit))),
     ]
 }

@@ -4,6 +4,7 @@ use jiff::Timestamp;
 use jiff::civil::Date;
 use jiff::tz::TimeZone;
 use lorimant_core::bench::schedule::agenda::{Agenda, BatchRun, SessionStep};
+use lorimant_core::words::date;
 
 use super::pdf;
 use super::svg::{Page, Type};
@@ -46,7 +47,7 @@ fn draw(
     told: impl Fn(&BatchRun, &SessionStep) -> Told,
 ) -> Vec<String> {
     let wall = |at: Timestamp| at.to_zoned_datetime(zone.clone()).strftime("%H:%M").to_string();
-    let title = text!("paper-day-sheet-at-bench", day = day.strftime("%A %-d %B %Y"));
+    let title = text!("paper-day-sheet-at-bench", day = date::in_full(day));
     let begun = || {
         let mut page = Page::new(WIDTH, HEIGHT);
         page.text(LEFT, 20.0, Type::serif(7.0).bold(), &title);

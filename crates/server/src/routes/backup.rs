@@ -121,8 +121,11 @@ async fn file_state(Shared(state): Shared<State>) -> Result<Json<FileState>, Pro
     let store = state.store.clone();
     let of = move || FileState {
         only_read: store.health().err().map(|error| {
-            let told = Problem::from(error).detail;
-            text!("api-backup-nothing-saved-for-now", told = told.trim_start_matches("Nothing was changed: "))
+            let why = match error {
+                StoreError::ReadOnly(why) => why,
+                error => Problem::from(error).detail,
+            };
+            text!("api-backup-nothing-saved-for-now", why)
         }),
         replaced: store.was_changed_by_others(),
         logs_set_aside: store.logs_set_aside(),

@@ -157,5 +157,8 @@ async fn ready_when(state: &State, words: String) -> Result<(Answer, Vec<Found>)
     let line = Line { name: piece.called().to_owned(), piece, spares_percent: 0.0, handed_n: 0 };
     let order = Order { customer: String::new(), due: None, note: String::new(), lines: vec![line] };
     let headline = format!("{what}: {}", promise_of(state, order).await?.text);
-    Ok((Answer { headline, assumed, ..Answer::default() }, at("Schedule", "/orders/schedule")))
+    Ok((
+        Answer { headline, assumed, ..Answer::default() },
+        at(text!("api-mine-schedule"), "/orders/schedule"),
+    ))
 }

@@ -10,6 +10,7 @@ use utoipa::ToSchema;
 
 use super::batch::now;
 use super::error::{Result, StoreError};
+use super::history::noun;
 use super::search;
 use super::settings::unit;
 use crate::document::plans::PlanDocument;
@@ -200,7 +201,7 @@ impl Shelf {
     pub fn get<T: Kept>(self, connection: &Connection, id: i64) -> Result<Entry<T>> {
         let sql = format!("SELECT {COLUMNS} FROM entries WHERE shelf = ?1 AND id = ?2");
         let raw = connection.prepare_cached(&sql)?.query_row((self.word(), id), Raw::of).optional()?;
-        raw.ok_or(StoreError::Missing { what: self.word(), id })?.entry(unit(connection)?)
+        raw.ok_or(StoreError::Missing { what: noun(self.word()), id })?.entry(unit(connection)?)
     }
 
     /// Every entry in use, oldest first.

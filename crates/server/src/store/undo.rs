@@ -3,7 +3,7 @@
 
 use jiff::Timestamp;
 use lorimant_core::fault::Fault;
-use lorimant_core::words::counted;
+use lorimant_core::words::date;
 use rusqlite::{Connection, OptionalExtension as _, Transaction};
 
 use super::error::{Result, StoreError};
@@ -90,8 +90,12 @@ impl Later {
         let Ok(at) = self.last_at.parse::<Timestamp>() else { return Ok(by) };
         let zone = settings(connection)?.0.zone();
         let (at, now) = (at.to_zoned_datetime(zone.clone()), Timestamp::now().to_zoned_datetime(zone));
-        let when = if at.date() == now.date() { "at %H:%M" } else { "on %-d %B at %H:%M" };
-        Ok(format!("{by} {}", at.strftime(when)))
+        let clock = at.strftime("%H:%M");
+        Ok(if at.date() == now.date() {
+            text!("file-undo-at", by, clock)
+        } else {
+            text!("file-undo-on", by, day = date::short(at.date()), clock)
+        })
     }
 }
 
@@ -101,19 +105,22 @@ fn nothing_hangs_on(connection: &Connection, undone: i64, id: i64) -> Result<()>
     let (shelf, name): (String, String) = connection
         .prepare_cached("SELECT shelf, name FROM entries WHERE id = ?1")?
         .query_row([id], |row| Ok((row.get(0)?, row.get(1)?)))?;
-    let (later, what, instead) = match shelf.as_str() {
+    let presses: fn(u32) -> String = |n| text!("file-undo-presses", n);
+    let readings: fn(u32) -> String = |n| text!("file-undo-readings", n);
+    let entries: fn(u32) -> String = |n| text!("file-undo-entries-in-its-history", n);
+    let (later, so_many, instead) = match shelf.as_str() {
         "batch" => {
             // What was pressed and taken back again stands in nobody's way.
             let sql = "SELECT count(*) OVER (), made_at, device FROM happened WHERE entry = ?1 AND EXISTS \
                        (SELECT 1 FROM happened WHERE entry = ?1 GROUP BY step_n HAVING sum(CASE happened \
                        WHEN 'taken-back' THEN -n WHEN 'rescued' THEN -n WHEN 'turned' THEN 0 ELSE n END) > 0) ORDER BY id DESC LIMIT 1";
             let instead = text!("file-undo-undo-those-at-bench-first");
-            (Later::of(connection, sql, [id])?, "press", instead)
+            (Later::of(connection, sql, [id])?, presses, instead)
         }
         "check" => {
             let sql = "SELECT count(*) OVER (), made_at, device FROM readings WHERE entry = ?1 ORDER BY id DESC LIMIT 1";
             let instead = text!("file-undo-set-readings-aside-or-archive");
-            (Later::of(connection, sql, [id])?, "reading", instead)
+            (Later::of(connection, sql, [id])?, readings, instead)
         }
         "lot" => {
             let sql = "SELECT count(*) OVER (), l.made_at, b.device FROM ledger AS l JOIN batches AS b ON b.id = l.batch \
@@ -121,16 +128,12 @@ fn nothing_hangs_on(connection: &Connection, undone: i64, id: i64) -> Result<()>
                        AND NOT EXISTS (SELECT 1 FROM ledger AS back WHERE back.reverses = l.id) \
                        ORDER BY l.id DESC LIMIT 1";
             let instead = text!("file-undo-undo-those-first-or-correct");
-            (Later::of(connection, sql, [id, undone])?, text!("file-undo-entry-in-its-history"), instead)
+            (Later::of(connection, sql, [id, undone])?, entries, instead)
         }
         _ => return Ok(()),
     };
     let Some(later) = later else { return Ok(()) };
-    let what = match (what, later.n) {
-        ("entry in its history", n) if n > 1 => text!("file-undo-entries-in-its-history", n),
-        ("press", n) if n > 1 => text!("file-undo-presses", n),
-        (what, n) => counted(n, what),
-    };
+    let what = so_many(later.n);
     let (noun, when) = (noun(&shelf), later.told(connection)?);
     let message = text!("file-undo-not-undone-has-since-was", noun, name, what, when, instead);
     Err(StoreError::NotUndoable(message))

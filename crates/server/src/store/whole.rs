@@ -330,19 +330,19 @@ fn check(line: &Line) -> Result<()> {
             if amount.checked_abs().is_none_or(|amount| amount > MOST) {
                 faults.add(Fault::new("amount", text!("file-whole-more-than-lot-can-hold", amount)));
             }
-            faults.keep(check_text("note", "note", note, 400));
+            faults.keep(check_text("note", text!("noun-note"), note, 400));
         }
         Line::Happened(HappenedLine { step_n, n, reason, key, .. }) => {
             if !(1..=1000).contains(step_n) || *n > 100_000 || !(8..=64).contains(&key.len()) {
                 faults.add(Fault::new("happened", text!("file-whole-this-not-press-batch")));
             }
-            faults.keep(check_text("reason", "reason", reason, 200));
+            faults.keep(check_text("reason", text!("noun-reason"), reason, 200));
         }
         Line::Reading(ReadingLine { value, dimension, .. }) => {
             if !(0.0..=300.0).contains(value) {
                 faults.add(Fault::new("value", text!("file-whole-not-reading-must-be-from", value)));
             }
-            faults.keep(check_text("dimension", "dimension", dimension, 80));
+            faults.keep(check_text("dimension", text!("noun-dimension"), dimension, 80));
         }
         _ => {}
     }

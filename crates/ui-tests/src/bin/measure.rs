@@ -20,6 +20,7 @@ fn main() -> Result<()> {
     runtime.block_on(planning())?;
     javascript()?;
     first_view()?;
+    shifts()?;
     asking()?;
     dragging()?;
     rack()?;
@@ -100,6 +101,67 @@ fn first_view() -> Result<()> {
             times.push(Duration::from_secs_f64(seconds));
         }
         report("first view usable in headless Chromium, navigation to figures drawn", &mut times);
+        Ok(())
+    })
+}
+
+/// Each view, with an empty cache: how far what is seen moves by itself until it is filled, as the browser sums it up.
+fn shifts() -> Result<()> {
+    const VIEWS: [&str; 23] = [
+        "/today",
+        "/rings",
+        "/findings",
+        "/findings/piece?kind=open-ear-wire",
+        "/chains",
+        "/saved",
+        "/wire",
+        "/wire/choose",
+        "/wire/cutting-plan",
+        "/wire/cost",
+        "/orders",
+        "/orders/schedule",
+        "/orders/stock",
+        "/bench",
+        "/measure",
+        "/measure/springback",
+        "/measure/practice",
+        "/measure/consistency",
+        "/measure/jaws",
+        "/measure/fix",
+        "/tools",
+        "/reference",
+        "/help",
+    ];
+    const SUM: &str = "const done = arguments[0];
+        setTimeout(() => {
+            let sum = 0;
+            const add = (list) => list.getEntries().forEach((one) => (sum += one.hadRecentInput ? 0 : one.value));
+            new PerformanceObserver(add).observe({ type: 'layout-shift', buffered: true });
+            setTimeout(() => done(sum), 200);
+        }, 2000)";
+    at_the_bench(|maker| async move {
+        for (wide, high) in [(1280, 800), (390, 844)] {
+            maker.browser.resize(wide, high).await?;
+            let mut most = (0.0, "");
+            for view in VIEWS {
+                maker
+                    .browser
+                    .driver
+                    .cdp()
+                    .send_raw("Network.clearBrowserCache", serde_json::json!({}))
+                    .await?;
+                maker.open(view).await?;
+                let sum = maker.browser.driver.execute_async(SUM, vec![]).await?;
+                let sum = sum.json().as_f64().context("no sum")?;
+                most = if sum > most.0 { (sum, view) } else { most };
+            }
+            println!(
+                "cumulative layout shift, {} views at {wide} x {high}: at most {:.3} ({})",
+                VIEWS.len(),
+                most.0,
+                most.1
+            );
+        }
         Ok(())
     })
 }

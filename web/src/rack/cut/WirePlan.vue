@@ -9,6 +9,7 @@ import CutStrip from './CutStrip.vue'
 import PaperField from '../../shared/PaperField.vue'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
+import { holdBack } from '../../shell/coming'
 
 /** The cut plan of one wire: solved, drawn, ticked off as it is cut, booked in one step. */
 const props = defineProps<{ of: Wanted }>()
@@ -45,7 +46,7 @@ watch(
 // What is ticked stays ticked as long as there is the same to cut from the same: asking again changes nothing.
 watch(
   () => JSON.stringify([props.of.stock, props.of.demand]),
-  () => void solve(),
+  () => holdBack(solve()),
   { immediate: true },
 )
 

@@ -1,8 +1,8 @@
 ## batch-plot
 
-batch-plot-pieces-on-mean-from-one = { $what } of { $pieces } pieces, on the mean { $mean }, ± { $spread } from one to the next; may be from { $least } to { $most }.
+batch-plot-pieces-on-mean-from-one = { $what } of { $pieces } pieces, average { $mean }, ± { $spread } from one to the next; may be from { $least } to { $most }.
 batch-plot-number = number { $point }: { $placesn } { $across_unit }
-batch-plot-on-mean = { $mean } on the mean, ± { $spread }
+batch-plot-on-mean = average { $mean }, ± { $spread }
 
 ## cause-panel
 
@@ -106,7 +106,7 @@ hand-view-schedule-uses-these-times = The schedule uses these times.
 hand-view-learned-at-bench-once-four = Learned at the bench: once four pieces of a batch have passed a step, its time is known.
 hand-view-step = Step
 hand-view-compared-with-usual = Compared with usual
-hand-view-from = From, to
+hand-view-from = Range
 hand-view-batches = Batches
 hand-view-all-readings = All readings{ " " }
 hand-view-readings = { $total } readings
@@ -152,6 +152,7 @@ lot-box-all-its-measurements = All its measurements
 
 ## lot-plot
 
+lot-plot-point = Measurement { $n }: { $flow } % ± { $spread } %
 lot-plot-springback-compared-with-usual-usual = Springback compared with usual. Usual spread ± { $handbookspread } %. { $spread }. Now: { $flow } % ± { $spread2 } %.
 lot-plot-measurement = measurement { $at }: { $at2 } %
 lot-plot-springs-back-more = springs back more, %

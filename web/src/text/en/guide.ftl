@@ -30,7 +30,7 @@ caution-list-after-cutting-piece-by-piece = after cutting, piece by piece
 caution-list-safety = Safety
 caution-list-short-reminders-never-law-tool = Short reminders, never law: the tool maker, local rules and qualified people come first.
 caution-list-where-makers-differ = Where makers differ
-caution-list-both-ways-work-what-each = Both ways work. What each one trades:
+caution-list-both-ways-work-what-each = Both ways work. What you gain and give up:
 caution-list-or = { " " }· or ·{ " " }
 
 ## guide-view
@@ -70,7 +70,7 @@ help-view-first = First:{ " " }
 help-view-figures = How the figures are made
 help-view-figures-lead = Every figure has its working: press it. Tables of metals and gauges are under{ " " }
 help-view-reference = Reference
-help-view-differ = Where makers differ, Tools asks how you do it and says what each way trades.
+help-view-differ = Where makers differ, Tools asks how you do it and says what each way gains and gives up.
 help-view-words = Words of the trade
 help-view-words-lead = Other names are in brackets.
 help-view-also = { " " }({ $names })

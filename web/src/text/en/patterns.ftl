@@ -86,18 +86,18 @@ over-dialog-close = Close
 ## room-view
 
 room-view-good-know = good to know
-room-view-pattern-card-a5-pdf = Pattern card A5, PDF
+room-view-pattern-card-a5-pdf = Finding card A5, PDF
 room-view-true-size-with-check-bars = true size, with check bars
-room-view-pattern-card-a4-pdf = Pattern card A4, PDF
+room-view-pattern-card-a4-pdf = Finding card A4, PDF
 room-view-same-larger = the same, larger
-room-view-pattern-card-svg = Pattern card, SVG
+room-view-pattern-card-svg = Finding card, SVG
 room-view-millimetres-draw-on = millimetres, to draw on
 room-view-drawing-dxf = Drawing, DXF
 room-view-centreline-outline-mm = centreline and outline, mm
 room-view-bend-table-csv = Bend table, CSV
 room-view-one-line-per-mark = one line per mark
 room-view-label-for-bag-pdf = Label for the bag, PDF
-room-view-pattern-json = Pattern, JSON
+room-view-pattern-json = Finding, JSON
 room-view-can-be-imported-again = can be imported again
 room-view-finding = Finding
 room-view-figures-steps = Figures and steps

@@ -69,9 +69,9 @@ choose-view-wires-compared = { $weighedn } wires compared.
 
 ## hold-plot
 
-hold-plot-asked = asked
+hold-plot-asked = needed
 hold-plot-effort = { $i }, { $one }: { $holdsshown }, effort { $effort }
-hold-plot-hold-against-effort = Hold against effort. { $effort }.
+hold-plot-hold-against-effort = Strength against effort. { $effort }.
 hold-plot-holds-effort = { $name }: holds { $at }, effort { $at2 }
 hold-plot-effort-bend = effort of a bend
 hold-plot-opens-at-grams = opens at, g

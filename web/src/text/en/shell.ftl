@@ -164,3 +164,7 @@ router-jaw-marks = Jaw marks
 router-fix-problem = Fix a problem
 router-measurement = Measurement
 router-page-not-found = Page not found
+
+## theme
+
+theme-clear = Clear

@@ -25,6 +25,7 @@ gear-list-i-have-torch = I have a torch
 gear-list-i-have-guide-block-for = I have a guide block for sawing heavy wire
 gear-list-i-have-steel-hammer-polished = I have a steel hammer and a polished block
 gear-list-i-have-mallet = I have a mallet
+gear-list-cutter = Cutter
 gear-list-cutter-soft-wire-up = Cutter: soft wire up to
 gear-list-cutter-hard-wire-up = Cutter: hard wire up to
 gear-list-taper-narrow-end = Taper, narrow end

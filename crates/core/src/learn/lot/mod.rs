@@ -410,7 +410,7 @@ impl LotLearned {
         let against = match self.flow - 1.0 {
             off if off > 0.005 => text!("lot-more-than", off = per_cent(off)),
             off if off < -0.005 => text!("lot-less-than", off = per_cent(off)),
-            _ => "as".to_owned(),
+            _ => text!("lot-as").to_owned(),
         };
         let n = if self.measured_n == 1 {
             text!("lot-one-measurement").to_owned()
@@ -425,10 +425,9 @@ impl LotLearned {
             n
         );
         if let Some(drift) = self.drift {
-            let way = if drift.per_m > 0.0 { "stiffer" } else { "softer" };
             told.push_str(&text!(
                 "lot-wire-gets-along-spool-metre",
-                way,
+                stiffer = drift.per_m > 0.0,
                 per_m = fixed(100.0 * drift.per_m.abs(), 1)
             ));
         }

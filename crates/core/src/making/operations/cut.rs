@@ -90,7 +90,7 @@ impl Perform for Cut {
             text!(
                 "operations-cut-your-trials-showed-needs-than",
                 allowance_mm = caliper(self.allowance_mm.abs(), unit),
-                value = if self.allowance_mm > 0.0 { "more" } else { "less" }
+                more = self.allowance_mm > 0.0
             )
         });
         let longer = self

@@ -50,7 +50,7 @@ impl Perform for Flatten {
                 "flatten-hammer-first-from-end-flat",
                 marked,
                 to = on_ruler(to - from, unit),
-                value = if far { "right" } else { "left" },
+                right = far,
                 thin,
                 grown = on_ruler(grown, unit)
             )

@@ -2,7 +2,6 @@
 
 use super::close::{is_cut, shut};
 use crate::making::{Bench, Done, Numbers, Operation, Perform, Takes, Workpiece};
-use crate::words::counted;
 use crate::words::length::caliper;
 use lorimant_text::text;
 
@@ -114,7 +113,7 @@ impl Perform for LinkRings {
         Ok(Done {
             what: text!("link-rings").to_owned(),
             numbers: Numbers { times_n: Some(self.n), inside_mm: piece.inside_mm, ..Numbers::default() },
-            text: text!("link-add-one-at-time-as", n = counted(self.n, text!("link-open-ring")), on_the_way),
+            text: text!("link-add-one-at-time-as", n = text!("count-open-ring", n = self.n), on_the_way),
             hints,
             takes: Takes::minutes(1.0, share(0.6, self.n, self.of_n) + share(0.3, self.shut_n, self.of_n))
                 .effort(bench.effort(0.0)),

@@ -62,8 +62,8 @@ pub static PATTERN: Pattern = Pattern {
 const LARGEST_BALL: f64 = 4.0;
 
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
-    let ball = f.lay("ball", Course::Ball { diameter_mm: d.of("ball_mm") });
-    let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
+    let ball = f.lay(text!("part-ball"), Course::Ball { diameter_mm: d.of("ball_mm") });
+    let stem = f.lay(text!("part-stem"), Course::straight(d.of("stem_mm")));
     if d.of("ball_mm") <= f.h() {
         let message =
             text!("balled-head-pin-ball-no-thicker-than-its", d = both(d.of("ball_mm")), f = both(f.h()));
@@ -79,8 +79,9 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
         );
         return Err(Fault::new("parameters.ball_mm", message).limit(most));
     }
-    f.step(Operation::Ball, "end", &[ball]);
-    f.step(Operation::Hammer, "stem", &[]).hint = text!("balled-head-pin-pull-stem-through-smooth-jaws");
+    f.step(Operation::Ball, text!("part-end"), &[ball]);
+    f.step(Operation::Hammer, text!("part-stem"), &[]).hint =
+        text!("balled-head-pin-pull-stem-through-smooth-jaws");
     f.stands = (stem, 90.0);
     f.asks.push(DesignCheck::Stem { segment: stem });
     f.asks.push(DesignCheck::Melts);

@@ -37,13 +37,15 @@ pub static PATTERN: Pattern = Pattern {
             Text::named("coil-cap-for-cord"),
             [3.0, 0.5, 30.0],
             Text::named("coil-cap-diameter-cord"),
-        ),
+        )
+        .fits(),
         Parameter::mm(
             "fit_mm",
             Text::named("coil-cap-with-play"),
             [0.2, 0.0, 5.0],
             Text::named("coil-cap-how-much-wider-bore-than"),
-        ),
+        )
+        .fits(),
         Parameter::choice(
             "wound_on",
             Text::named("coil-cap-wound-on"),
@@ -89,10 +91,12 @@ const HEIGHT_BORES: f64 = 3.5;
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let bore = d.of("cord_mm") + d.of("fit_mm");
     let (h, turns) = (f.h(), d.of("turns_n"));
-    let coil =
-        f.lay("coil", Course::Wrap { core_mm: bore, turns, pitch_mm: f.profile.size_mm, roll_deg: 90.0 });
-    let bail = f.lay("bail", Course::right(bore, on_stem_deg(bore, h, h)));
-    f.step(Operation::Coil, "coil", &[coil]).hint = text!("coil-cap-anchor-left-end-by-its");
+    let coil = f.lay(
+        text!("part-coil"),
+        Course::Wrap { core_mm: bore, turns, pitch_mm: f.profile.size_mm, roll_deg: 90.0 },
+    );
+    let bail = f.lay(text!("part-bail"), Course::right(bore, on_stem_deg(bore, h, h)));
+    f.step(Operation::Coil, text!("part-coil"), &[coil]).hint = text!("coil-cap-anchor-left-end-by-its");
     f.step(Operation::Lift, text!("coil-cap-last-turn"), &[bail]);
     // The tail anchors the wire on the rod, and comes off when it is wound.
     f.tails_mm.0 = WRAP_TAIL_MM;

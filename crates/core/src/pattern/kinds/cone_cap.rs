@@ -90,11 +90,11 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     }
     let pitch_mm = h * (1.0 - outward * outward).sqrt();
     let cone = f.lay(
-        "cone",
+        text!("part-cone"),
         Course::Cone { small_mm: small, large_mm: large, turns, pitch_mm: -pitch_mm, roll_deg: 90.0 },
     );
-    f.step(Operation::Coil, "cone", &[cone]).hint = text!("cone-cap-mark-where-starts-on-taper");
-    f.step(Operation::Press, "turns", &[]).hint = text!("cone-cap-put-back-on-taper-for");
+    f.step(Operation::Coil, text!("part-cone"), &[cone]).hint = text!("cone-cap-mark-where-starts-on-taper");
+    f.step(Operation::Press, text!("part-turns"), &[]).hint = text!("cone-cap-put-back-on-taper-for");
     f.step(Operation::Level, text!("cone-cap-both-mouths"), &[]);
     // The tail anchors the wire on the rod, and comes off when it is wound.
     f.tails_mm.0 = WRAP_TAIL_MM;

@@ -84,6 +84,7 @@ pub static PATTERN: Pattern = Pattern {
             [1.3, 0.3, 6.0],
             Text::named("doubled-hook-wire-ring-that-takes"),
         )
+        .fits()
         .grows(),
         ENDS,
     ],
@@ -114,19 +115,19 @@ pub static PATTERN: Pattern = Pattern {
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     // Sideways, away from the other wire.
     let flat = flat_ends(f, d.of("ends_mm"))?;
-    let eye = flat_loop(f, "eye", (d.of("eye_mm"), flat), -90.0);
-    closes_on(f, d.of("eye_mm"), "shank", d.of("shank_mm"), "shank_mm")?;
-    let shank = f.lay("shank", Course::straight(d.of("shank_mm")));
-    let bend = f.lay("bend", Course::right(d.of("bend_mm"), 180.0));
-    let nose = f.lay("nose", Course::straight(d.of("nose_mm")));
+    let eye = flat_loop(f, text!("part-eye"), (d.of("eye_mm"), flat), -90.0);
+    closes_on(f, d.of("eye_mm"), text!("part-shank"), d.of("shank_mm"), "shank_mm")?;
+    let shank = f.lay(text!("part-shank"), Course::straight(d.of("shank_mm")));
+    let bend = f.lay(text!("part-bend"), Course::right(d.of("bend_mm"), 180.0));
+    let nose = f.lay(text!("part-nose"), Course::straight(d.of("nose_mm")));
     let lift = (d.of("lift_deg") > 0.0).then(|| {
-        let lift = f.lay("lift", Course::left(KICK * f.h(), d.of("lift_deg")));
-        f.lay("tip", Course::straight(d.of("tip_mm")));
+        let lift = f.lay(text!("part-lift"), Course::left(KICK * f.h(), d.of("lift_deg")));
+        f.lay(text!("part-tip"), Course::straight(d.of("tip_mm")));
         lift
     });
     let near: Vec<_> = f.segments.clone();
     let fold = f.lay(
-        "fold",
+        text!("part-fold"),
         Course::Bend { inside_mm: d.of("fold_mm"), angle_deg: 180.0, roll_deg: 90.0, rise_mm: 0.0 },
     );
     f.segments.extend(backwards(&near));
@@ -144,13 +145,14 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     });
     f.step(Operation::Loop, text!("doubled-hook-both-eyes"), &[eye, last]).hint =
         text!("doubled-hook-roll-both-at-one-mark");
-    f.step(Operation::Fold, "wire", &[fold]).hint = text!("doubled-hook-press-two-wires-together-along");
+    f.step(Operation::Fold, text!("part-wire"), &[fold]).hint =
+        text!("doubled-hook-press-two-wires-together-along");
     if let Some(lift) = lift {
-        f.step(Operation::Kick, "nose", &[lift, last - lift]);
+        f.step(Operation::Kick, text!("part-nose"), &[lift, last - lift]);
         f.shows("lift_deg", DimensionPlace::Angle(lift));
     }
-    f.step(Operation::Bend, "hook", &[bend, last - bend]);
-    f.step(Operation::Hammer, "bend", &[]);
+    f.step(Operation::Bend, text!("part-hook"), &[bend, last - bend]);
+    f.step(Operation::Hammer, text!("part-bend"), &[]);
     f.stands = (shank, 90.0);
     f.bears.push(bend);
     f.pulled(eye, bend);

@@ -59,19 +59,19 @@ pub static PATTERN: Pattern = Pattern {
 };
 
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
-    let (rolled, neck) = centred_loop(f, "loop", d.of("loop_mm"));
-    let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
+    let (rolled, neck) = centred_loop(f, text!("part-loop"), d.of("loop_mm"));
+    let stem = f.lay(text!("part-stem"), Course::straight(d.of("stem_mm")));
     f.hammer(&[rolled], d.of("hammered_mm"), "hammered_mm")?;
-    f.step(Operation::Loop, "loop", &[rolled]);
-    f.step(Operation::Bend, "neck", &[neck]).hint = text!("eye-pin-bend-back-until-loop-sits");
+    f.step(Operation::Loop, text!("part-loop"), &[rolled]);
+    f.step(Operation::Bend, text!("part-neck"), &[neck]).hint = text!("eye-pin-bend-back-until-loop-sits");
     if d.of("hammered_mm") > 0.0 {
-        f.step(Operation::Hammer, "loop", &[]);
-        f.step(Operation::Close, "loop", &[]);
+        f.step(Operation::Hammer, text!("part-loop"), &[]);
+        f.step(Operation::Close, text!("part-loop"), &[]);
     }
     if d.of("hammered_mm") <= 0.0 {
-        f.step(Operation::Hammer, "loop", &[]).hint = text!("eye-pin-with-mallet-on-both-sides");
+        f.step(Operation::Hammer, text!("part-loop"), &[]).hint = text!("eye-pin-with-mallet-on-both-sides");
     }
-    f.step(Operation::Straighten, "stem", &[stem]);
+    f.step(Operation::Straighten, text!("part-stem"), &[stem]);
     // There is always something to hold, and nothing is cut that spoils.
     f.on_spool = true;
     f.stands = (stem, -90.0);

@@ -81,13 +81,14 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let touching = crossing_mm(f.mean(first_mm), f.mean(second_mm), f.h());
     let flat = flat_ends(f, d.of("ends_mm"))?;
     let first = flat_loop(f, text!("figure-eight-first-loop"), (first_mm, flat), 0.0);
-    let crossing = f.lay("crossing", Course::straight(touching + d.of("apart_mm")));
+    let crossing = f.lay(text!("part-crossing"), Course::straight(touching + d.of("apart_mm")));
     let second = flat_loop(f, text!("figure-eight-second-loop"), (second_mm, flat), 180.0);
     f.step(Operation::Loop, text!("figure-eight-first-loop"), &[first]);
     f.step(Operation::Loop, text!("figure-eight-second-loop"), &[second]).hint =
         text!("figure-eight-turn-wire-end-for-end");
-    f.step(Operation::Close, "loops", &[]);
-    f.step(Operation::Press, "crossing", &[]).hint = text!("figure-eight-until-loops-run-smoothly-into");
+    f.step(Operation::Close, text!("part-loops"), &[]);
+    f.step(Operation::Press, text!("part-crossing"), &[]).hint =
+        text!("figure-eight-until-loops-run-smoothly-into");
     // Lean the crossing so that the two centres stand one above the other.
     let across = f.mean(first_mm) + f.mean(second_mm);
     f.stands = (crossing, -90.0 - across.atan2(touching + d.of("apart_mm")).to_degrees());

@@ -102,17 +102,17 @@ pub static PATTERN: Pattern = Pattern {
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let (loop_mm, neck_mm, h) = (d.of("loop_mm"), NECK * f.h(), f.h());
     let (r, neck_r) = (f.mean(loop_mm), f.mean(neck_mm));
-    f.lay("tip", Course::straight(d.of("tip_mm")));
+    f.lay(text!("part-tip"), Course::straight(d.of("tip_mm")));
     let kick = f.lay(text!("folded-pair-tip-bend"), Course::right(KICK * h, d.of("tip_deg")));
-    let back = f.leg("back", d.of("back_mm") - d.of("tip_mm"), "back_mm")?;
-    let crown = f.lay("crown", Course::left(d.of("crown_mm"), 180.0));
-    let front = f.lay("front", Course::straight(d.of("front_mm")));
-    let neck = f.lay("neck", Course::right(neck_mm, bend_back_deg(r, neck_r)));
-    let rolled = f.lay("loop", Course::left(loop_mm, on_neck_deg(loop_mm, (h, h), neck_r)));
+    let back = f.leg(text!("part-back"), d.of("back_mm") - d.of("tip_mm"), "back_mm")?;
+    let crown = f.lay(text!("part-crown"), Course::left(d.of("crown_mm"), 180.0));
+    let front = f.lay(text!("part-front"), Course::straight(d.of("front_mm")));
+    let neck = f.lay(text!("part-neck"), Course::right(neck_mm, bend_back_deg(r, neck_r)));
+    let rolled = f.lay(text!("part-loop"), Course::left(loop_mm, on_neck_deg(loop_mm, (h, h), neck_r)));
     f.openings.push(Opening { what: text!("folded-pair-loop"), inside_mm: loop_mm, mouth: None });
     let near: Vec<_> = f.segments.clone();
     let fold = f.lay(
-        "fold",
+        text!("part-fold"),
         Course::Bend { inside_mm: d.of("fold_mm"), angle_deg: 180.0, roll_deg: 90.0, rise_mm: 0.0 },
     );
     f.segments.extend(backwards(&near));
@@ -122,7 +122,7 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     for (loop_at, neck, front) in [(rolled, neck, front), (last - rolled, last - neck, last - front)] {
         f.pressed.extend([(neck, loop_at), (front, loop_at), (neck, fold), (front, fold), (loop_at, fold)]);
     }
-    f.step(Operation::Fold, "wire", &[fold]);
+    f.step(Operation::Fold, text!("part-wire"), &[fold]);
     f.step(Operation::Bend, text!("folded-pair-both-necks"), &[neck, last - neck]).hint =
         text!("folded-pair-both-front-legs-together-near");
     f.step(Operation::Bend, text!("folded-pair-both-crowns"), &[crown, last - crown]);
@@ -130,9 +130,9 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
         f.step(Operation::Kick, text!("folded-pair-both-tips"), &[kick, last - kick]).hint =
             text!("folded-pair-trim-two-tips-even-first");
     }
-    f.step(Operation::Round, "tips", &[]).hint = text!("folded-pair-while-they-still-joined");
-    f.step(Operation::Hammer, "crowns", &[]);
-    f.step(Operation::Part, "fold", &[]);
+    f.step(Operation::Round, text!("part-tips"), &[]).hint = text!("folded-pair-while-they-still-joined");
+    f.step(Operation::Hammer, text!("part-crowns"), &[]);
+    f.step(Operation::Part, text!("part-fold"), &[]);
     f.step(Operation::Loop, text!("folded-pair-both-loops"), &[rolled, last - rolled]);
     f.stands = (back, 90.0);
     f.bears.push(crown);

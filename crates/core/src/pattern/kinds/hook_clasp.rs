@@ -82,6 +82,7 @@ pub static PATTERN: Pattern = Pattern {
             [1.3, 0.3, 6.0],
             Text::named("hook-clasp-wire-ring-that-takes"),
         )
+        .fits()
         .grows(),
         Parameter::mm(
             "hammered_mm",
@@ -115,11 +116,11 @@ pub static PATTERN: Pattern = Pattern {
 
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let flat = flat_ends(f, d.of("ends_mm"))?;
-    let eye = flat_loop(f, "eye", (d.of("eye_mm"), flat), 0.0);
-    closes_on(f, d.of("eye_mm"), "shank", d.of("shank_mm"), "shank_mm")?;
-    let shank = f.lay("shank", Course::straight(d.of("shank_mm")));
-    let bend = f.lay("bend", Course::right(d.of("bend_mm"), d.of("turn_deg")));
-    let nose = f.lay("nose", Course::straight(d.of("nose_mm")));
+    let eye = flat_loop(f, text!("part-eye"), (d.of("eye_mm"), flat), 0.0);
+    closes_on(f, d.of("eye_mm"), text!("part-shank"), d.of("shank_mm"), "shank_mm")?;
+    let shank = f.lay(text!("part-shank"), Course::straight(d.of("shank_mm")));
+    let bend = f.lay(text!("part-bend"), Course::right(d.of("bend_mm"), d.of("turn_deg")));
+    let nose = f.lay(text!("part-nose"), Course::straight(d.of("nose_mm")));
     f.openings.push(Opening {
         what: text!("hook-clasp-hook"),
         inside_mm: d.of("bend_mm"),
@@ -131,15 +132,15 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
         return Err(Fault::new("parameters.tip_deg", message));
     }
     if curl_mm > 0.0 {
-        let curl = flat_loop(f, "tip", (curl_mm, flat), 0.0);
-        closes_on(f, curl_mm, "nose", d.of("nose_mm"), "nose_mm")?;
-        f.openings.retain(|opening| opening.what != "tip");
+        let curl = flat_loop(f, text!("part-tip"), (curl_mm, flat), 0.0);
+        closes_on(f, curl_mm, text!("part-nose"), d.of("nose_mm"), "nose_mm")?;
+        f.openings.retain(|opening| opening.what != text!("part-tip"));
         f.step(Operation::Loop, text!("hook-clasp-eye-tip"), &[eye, curl]);
-        f.step(Operation::Bend, "hook", &[bend]);
+        f.step(Operation::Bend, text!("part-hook"), &[bend]);
         f.shows("curl_mm", DimensionPlace::AcrossBeside(curl));
     } else {
-        f.step(Operation::Loop, "eye", &[eye]);
-        f.step(Operation::Bend, "hook", &[bend]);
+        f.step(Operation::Loop, text!("part-eye"), &[eye]);
+        f.step(Operation::Bend, text!("part-hook"), &[bend]);
     }
     if tip_deg > 0.0 {
         let (kick, _) = kicked_tip(f, tip_deg, d.of("tip_mm"), true);
@@ -147,9 +148,9 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     }
     f.hammer(&[bend], d.of("hammered_mm"), "hammered_mm")?;
     if curl_mm <= 0.0 {
-        f.step(Operation::Round, "tip", &[]);
+        f.step(Operation::Round, text!("part-tip"), &[]);
     }
-    f.step(Operation::Hammer, "bend", &[]);
+    f.step(Operation::Hammer, text!("part-bend"), &[]);
     f.stands = (shank, 90.0);
     f.bears.push(bend);
     f.pulled(eye, bend);

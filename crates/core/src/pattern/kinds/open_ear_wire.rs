@@ -8,7 +8,7 @@ use crate::pattern::part::{closes_on, kicked_tip, plain_loop};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
-use lorimant_text::Text;
+use lorimant_text::{Text, text};
 
 /// Open ear wire: a hook with a plain loop.
 pub static PATTERN: Pattern = Pattern {
@@ -115,17 +115,17 @@ pub static PATTERN: Pattern = Pattern {
 };
 
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
-    let rolled = plain_loop(f, "loop", d.of("loop_mm"), d.second("loop_side"));
-    f.step(Operation::Loop, "loop", &[rolled]);
-    closes_on(f, d.of("loop_mm"), "front", d.of("front_mm"), "front_mm")?;
-    let front = f.lay("front", Course::straight(d.of("front_mm")));
-    let crown = f.lay("crown", Course::right(d.of("crown_mm"), 180.0));
-    f.step(Operation::Bend, "crown", &[crown]);
-    let back = f.leg("back", d.of("back_mm") - d.of("tip_mm"), "back_mm")?;
+    let rolled = plain_loop(f, text!("part-loop"), d.of("loop_mm"), d.second("loop_side"));
+    f.step(Operation::Loop, text!("part-loop"), &[rolled]);
+    closes_on(f, d.of("loop_mm"), text!("part-front"), d.of("front_mm"), "front_mm")?;
+    let front = f.lay(text!("part-front"), Course::straight(d.of("front_mm")));
+    let crown = f.lay(text!("part-crown"), Course::right(d.of("crown_mm"), 180.0));
+    f.step(Operation::Bend, text!("part-crown"), &[crown]);
+    let back = f.leg(text!("part-back"), d.of("back_mm") - d.of("tip_mm"), "back_mm")?;
     let (bend, tip) = kicked_tip(f, d.of("tip_deg"), d.of("tip_mm"), true);
     f.hammer(&[crown], d.of("hammered_mm"), "hammered_mm")?;
-    f.step(Operation::Round, "tip", &[tip]);
-    f.step(Operation::Hammer, "crown", &[]);
+    f.step(Operation::Round, text!("part-tip"), &[tip]);
+    f.step(Operation::Hammer, text!("part-crown"), &[]);
     f.stands = (front, 90.0);
     f.bears.push(crown);
     f.pulled(rolled, crown);

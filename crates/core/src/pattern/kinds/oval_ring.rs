@@ -58,10 +58,10 @@ pub static PATTERN: Pattern = Pattern {
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let (long, short) = (d.of("long_mm"), d.of("short_mm"));
     Design::under(short, long, &PATTERN.parameters[1], text!("oval-ring-ovals-short-way-longer-than"))?;
-    let ring = f.lay("ring", Course::Oval { long_mm: long, short_mm: short });
+    let ring = f.lay(text!("part-ring"), Course::Oval { long_mm: long, short_mm: short });
     f.stands = (ring, 0.0);
-    f.step(Operation::Bend, "oval", &[ring]).hint = text!("oval-ring-wind-on-oval-rod-or");
-    f.step(Operation::Close, "ring", &[]);
+    f.step(Operation::Bend, text!("part-oval"), &[ring]).hint = text!("oval-ring-wind-on-oval-rod-or");
+    f.step(Operation::Close, text!("part-ring"), &[]);
     f.closures.push(Closure { what: text!("oval-ring-ring"), far_end: true, on: None });
     f.openings.push(Opening { what: text!("oval-ring-ring"), inside_mm: short, mouth: None });
     f.bears.push(ring);

@@ -7,7 +7,7 @@ use crate::pattern::page::{Mishap, Page};
 use crate::pattern::{Family, Free, Parameter, Pattern, UsualWire, Worn};
 use crate::shape::Course;
 use crate::wire::metal::{Metal, Temper};
-use lorimant_text::Text;
+use lorimant_text::{Text, text};
 
 /// Head pin with its end flattened to a paddle.
 pub static PATTERN: Pattern = Pattern {
@@ -61,11 +61,11 @@ pub static PATTERN: Pattern = Pattern {
 };
 
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
-    let paddle = f.lay("paddle", Course::straight(d.of("paddle_mm")));
-    let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
+    let paddle = f.lay(text!("part-paddle"), Course::straight(d.of("paddle_mm")));
+    let stem = f.lay(text!("part-stem"), Course::straight(d.of("stem_mm")));
     f.hammer(&[paddle], d.of("thickness_mm"), "thickness_mm")?;
-    f.step(Operation::Flatten, "end", &[paddle]);
-    f.step(Operation::Round, "edges", &[]);
+    f.step(Operation::Flatten, text!("part-end"), &[paddle]);
+    f.step(Operation::Round, text!("part-edges"), &[]);
     f.stands = (stem, 90.0);
     f.asks.push(DesignCheck::Stem { segment: stem });
     f.shows("paddle_mm", DimensionPlace::Along(paddle));

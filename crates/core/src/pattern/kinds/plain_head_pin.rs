@@ -54,10 +54,10 @@ pub static PATTERN: Pattern = Pattern {
 };
 
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
-    let folded = f.lay("fold", Course::straight(d.of("fold_mm")));
+    let folded = f.lay(text!("part-fold"), Course::straight(d.of("fold_mm")));
     let bend = f.lay(text!("plain-head-pin-turn-fold"), Course::left(0.0, 180.0));
-    let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
-    f.step(Operation::Fold, "end", &[folded, bend]);
+    let stem = f.lay(text!("part-stem"), Course::straight(d.of("stem_mm")));
+    f.step(Operation::Fold, text!("part-end"), &[folded, bend]);
     f.stands = (stem, 90.0);
     f.asks.push(DesignCheck::Stem { segment: stem });
     f.shows("fold_mm", DimensionPlace::Along(folded));

@@ -93,23 +93,24 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
         return Err(Fault::new("parameters.side_mm", message).limit(least));
     }
     let (h, side) = (f.h(), f.mean(inside));
-    let rolled = f.lay("loop", Course::left(d.of("loop_mm"), on_neck_deg(d.of("loop_mm"), (h, h), side)));
+    let rolled =
+        f.lay(text!("part-loop"), Course::left(d.of("loop_mm"), on_neck_deg(d.of("loop_mm"), (h, h), side)));
     f.openings.push(Opening {
         what: text!("pointed-ear-wire-loop"),
         inside_mm: d.of("loop_mm"),
         mouth: None,
     });
     f.closures.push(Closure { what: text!("pointed-ear-wire-loop"), far_end: false, on: Some(rolled + 1) });
-    let front = f.lay("front", Course::right(inside, bulge));
-    let point = f.lay("point", Course::right(d.of("point_mm"), 180.0 - bulge));
-    let back = f.lay("back", Course::right(inside, bulge));
+    let front = f.lay(text!("part-front"), Course::right(inside, bulge));
+    let point = f.lay(text!("part-point"), Course::right(d.of("point_mm"), 180.0 - bulge));
+    let back = f.lay(text!("part-back"), Course::right(inside, bulge));
     f.hammer(&[front, back], d.of("hammered_mm"), "hammered_mm")?;
-    f.step(Operation::Loop, "loop", &[rolled]);
-    f.step(Operation::Bend, "sides", &[front, back]).hint =
+    f.step(Operation::Loop, text!("part-loop"), &[rolled]);
+    f.step(Operation::Bend, text!("part-sides"), &[front, back]).hint =
         text!("pointed-ear-wire-curve-both-sides-alike-over");
-    f.step(Operation::Bend, "point", &[point]);
-    f.step(Operation::Round, "tip", &[]);
-    f.step(Operation::Hammer, "sides", &[]);
+    f.step(Operation::Bend, text!("part-point"), &[point]);
+    f.step(Operation::Round, text!("part-tip"), &[]);
+    f.step(Operation::Hammer, text!("part-sides"), &[]);
     f.stands = (front, 90.0 + bulge / 2.0);
     f.bears.push(point);
     f.pulled(rolled, point);

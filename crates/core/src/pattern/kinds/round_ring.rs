@@ -47,10 +47,10 @@ pub static PATTERN: Pattern = Pattern {
 };
 
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
-    let ring = f.lay("ring", Course::left(d.of("inside_mm"), 360.0));
+    let ring = f.lay(text!("part-ring"), Course::left(d.of("inside_mm"), 360.0));
     f.stands = (ring, 0.0);
-    f.step(Operation::Bend, "ring", &[ring]);
-    f.step(Operation::Close, "ring", &[]);
+    f.step(Operation::Bend, text!("part-ring"), &[ring]);
+    f.step(Operation::Close, text!("part-ring"), &[]);
     f.closures.push(Closure { what: text!("round-ring-ring"), far_end: true, on: None });
     f.openings.push(Opening { what: text!("round-ring-ring"), inside_mm: d.of("inside_mm"), mouth: None });
     f.bears.push(ring);

@@ -75,6 +75,7 @@ pub static PATTERN: Pattern = Pattern {
             [1.3, 0.3, 6.0],
             Text::named("s-clasp-wire-ring-that-takes"),
         )
+        .fits()
         .grows(),
         Parameter::mm(
             "hammered_mm",
@@ -111,10 +112,10 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let shut = !d.second("sides");
     let flat = flat_ends(f, d.of("ends_mm"))?;
     let first = flat_loop(f, text!("s-clasp-first-curl"), (curl_mm, flat), 180.0);
-    closes_on(f, curl_mm, "nose", d.of("nose_mm"), "nose_mm")?;
+    closes_on(f, curl_mm, text!("part-nose"), d.of("nose_mm"), "nose_mm")?;
     f.lay(text!("s-clasp-first-nose"), Course::straight(d.of("nose_mm")));
     let upper = f.lay(text!("s-clasp-first-bend"), Course::left(bend_mm, turn));
-    let body = f.lay("body", Course::straight(d.of("body_mm")));
+    let body = f.lay(text!("part-body"), Course::straight(d.of("body_mm")));
     let closing =
         if shut { shut_deg((f.mean(bend_mm), d.of("nose_mm"), f.mean(curl_mm)), f.h()) } else { turn };
     let lower = f.lay(text!("s-clasp-second-bend"), Course::right(bend_mm, closing));
@@ -141,7 +142,7 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     if shut {
         second.hint = text!("s-clasp-hang-in-its-piece-before");
     }
-    f.step(Operation::Hammer, "bends", &[]);
+    f.step(Operation::Hammer, text!("part-bends"), &[]);
     f.stands = (body, -60.0);
     f.asks.push(DesignCheck::Takes { opening: 0, ring_mm: d.of("ring_mm") });
     f.shows("bend_mm", DimensionPlace::Across(upper));

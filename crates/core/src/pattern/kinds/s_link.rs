@@ -91,15 +91,15 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
         text!("s-link-two-jaw-loop-pliers-make");
     f.step(Operation::Bend, text!("s-link-first-bend"), &[upper]);
     f.step(Operation::Bend, text!("s-link-second-bend"), &[lower]);
-    f.step(Operation::Hammer, "bends", &[]);
+    f.step(Operation::Hammer, text!("part-bends"), &[]);
     if d.second("face") {
-        f.step(Operation::Close, "curls", &[]);
+        f.step(Operation::Close, text!("part-curls"), &[]);
         f.step(Operation::Texture, text!("s-link-first-face"), &[]);
         f.step(Operation::Bevel, text!("s-link-edges-first-face"), &[]);
         f.step(Operation::Texture, text!("s-link-other-face"), &[]);
         f.step(Operation::Bevel, text!("s-link-edges-other-face"), &[]);
-        f.step(Operation::Close, "curls", &[]);
-        f.step(Operation::True, "link", &[]);
+        f.step(Operation::Close, text!("part-curls"), &[]);
+        f.step(Operation::True, text!("part-link"), &[]);
     }
     f.stands = (lower, -45.0);
     for (what, bend) in [(text!("s-link-first-bend"), upper), (text!("s-link-second-bend"), lower)] {

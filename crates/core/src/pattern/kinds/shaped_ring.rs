@@ -83,15 +83,16 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     #[expect(clippy::cast_possible_truncation, clippy::cast_sign_loss, reason = "4, 6 or 8")]
     let n = sides as u32;
     for i in 0..n {
-        corners.push(f.lay("corner", Course::left(2.0 * corner, 360.0 / sides)));
+        corners.push(f.lay(text!("part-corner"), Course::left(2.0 * corner, 360.0 / sides)));
         if i + 1 < n {
-            flats.push(f.lay("flat", Course::straight(flat)));
+            flats.push(f.lay(text!("part-flat"), Course::straight(flat)));
         }
     }
     let last = f.lay(text!("shaped-ring-half-flat"), Course::straight(flat / 2.0));
     f.stands = (first, 0.0);
-    f.step(Operation::Bend, "corners", &corners).hint = text!("shaped-ring-work-from-middle-outwards-on");
-    f.step(Operation::Close, "ring", &[]);
+    f.step(Operation::Bend, text!("part-corners"), &corners).hint =
+        text!("shaped-ring-work-from-middle-outwards-on");
+    f.step(Operation::Close, text!("part-ring"), &[]);
     f.closures.push(Closure { what: text!("shaped-ring-ring"), far_end: true, on: None });
     f.openings.push(Opening { what: text!("shaped-ring-ring"), inside_mm: across, mouth: None });
     f.bears.extend(flats.first());

@@ -48,7 +48,7 @@ pub static PATTERN: Pattern = Pattern {
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let h = f.h();
     let ring = f.lay(
-        "ring",
+        text!("part-ring"),
         Course::Wrap {
             core_mm: h,
             turns: d.of("turns_n"),
@@ -57,7 +57,8 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
         },
     );
     f.stands = (ring, 0.0);
-    f.step(Operation::Coil, "ring", &[ring]).hint = text!("smallest-ring-its-rod-straight-piece-same");
+    f.step(Operation::Coil, text!("part-ring"), &[ring]).hint =
+        text!("smallest-ring-its-rod-straight-piece-same");
     f.openings.push(Opening { what: text!("smallest-ring-ring"), inside_mm: h, mouth: None });
     if d.of("turns_n") <= 1.0 {
         f.closures.push(Closure { what: text!("smallest-ring-ring"), far_end: true, on: None });

@@ -89,6 +89,7 @@ pub static PATTERN: Pattern = Pattern {
             [1.3, 0.3, 6.0],
             Text::named("spiral-hook-wire-ring-that-takes"),
         )
+        .fits()
         .grows(),
     ],
     wire: UsualWire { metal: Metal::Copper, temper: Temper::Soft, size_mm: 1.291 },
@@ -115,27 +116,27 @@ pub static PATTERN: Pattern = Pattern {
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let pitch_mm = f.h();
     let spiral = f.lay(
-        "spiral",
+        text!("part-spiral"),
         Course::Spiral { inner_mm: d.of("middle_mm"), turns: d.of("turns_n"), pitch_mm, roll_deg: 0.0 },
     );
     let space_mm = d.of("space_mm");
     let space =
         (space_mm > 0.0).then(|| f.lay(text!("spiral-hook-ring-space"), Course::right(space_mm, 180.0)));
-    let shank = f.lay("shank", Course::straight(d.of("shank_mm")));
+    let shank = f.lay(text!("part-shank"), Course::straight(d.of("shank_mm")));
     // Away from the spiral, which the shank runs past.
     let hook = if space.is_some() { Course::left } else { Course::right };
-    let bend = f.lay("bend", hook(d.of("bend_mm"), 180.0));
-    let catch = f.lay("catch", Course::straight(d.of("catch_mm")));
-    f.step(Operation::Spiral, "spiral", &[spiral]);
+    let bend = f.lay(text!("part-bend"), hook(d.of("bend_mm"), 180.0));
+    let catch = f.lay(text!("part-catch"), Course::straight(d.of("catch_mm")));
+    f.step(Operation::Spiral, text!("part-spiral"), &[spiral]);
     if let Some(space) = space {
         f.step(Operation::Bend, text!("spiral-hook-ring-space"), &[space]);
         f.openings.push(Opening { what: text!("spiral-hook-ring-space"), inside_mm: space_mm, mouth: None });
         f.shows("space_mm", DimensionPlace::Across(space));
     }
-    f.step(Operation::Bend, "hook", &[bend]);
+    f.step(Operation::Bend, text!("part-hook"), &[bend]);
     let (lift, tip) = kicked_tip(f, d.of("lift_deg"), d.of("tip_mm"), space.is_none());
-    f.step(Operation::Round, "tip", &[tip]);
-    f.step(Operation::Hammer, "bend", &[]);
+    f.step(Operation::Round, text!("part-tip"), &[tip]);
+    f.step(Operation::Hammer, text!("part-bend"), &[]);
     if d.of("middle_mm") > 0.0 {
         f.openings.push(Opening {
             what: text!("spiral-hook-middle-spiral"),

@@ -87,28 +87,28 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     };
     let first =
         f.lay(text!("trefoil-head-pin-first-loop"), Course::left(loop_mm, on_stem_deg(loop_mm, h, h)));
-    let crossing = f.lay("crossing", Course::straight(crossing_mm));
+    let crossing = f.lay(text!("part-crossing"), Course::straight(crossing_mm));
     // An eight so far; it goes on over its own crossing to the third loop in the waist.
-    let second = f.lay("counter-loop", turn(225.0 + lean + beside, 180.0, h));
+    let second = f.lay(text!("part-counter-loop"), turn(225.0 + lean + beside, 180.0, h));
     let over = f.lay(text!("trefoil-head-pin-way-over"), Course::straight(over_mm));
     let third = f.lay(text!("trefoil-head-pin-third-loop"), turn(135.0 + lean + beside, 0.0, h));
     let tangent = n * (lean / 2.0).to_radians().tan();
     let run = f.leg(text!("trefoil-head-pin-way-down"), crossing_mm / 2.0 - tangent, "notch_mm")?;
-    let neck = f.lay("neck", Course::right(neck_mm, lean));
-    let stem = f.lay("stem", Course::straight(d.of("stem_mm")));
+    let neck = f.lay(text!("part-neck"), Course::right(neck_mm, lean));
+    let stem = f.lay(text!("part-stem"), Course::straight(d.of("stem_mm")));
     f.closures.push(Closure {
         what: text!("trefoil-head-pin-first-loop"),
         far_end: false,
         on: Some(crossing),
     });
     f.step(Operation::Loop, text!("trefoil-head-pin-first-loop"), &[first]);
-    f.step(Operation::Loop, "counter-loop", &[crossing, second]).hint =
+    f.step(Operation::Loop, text!("part-counter-loop"), &[crossing, second]).hint =
         text!("trefoil-head-pin-other-way-round-two-make");
     f.step(Operation::Loop, text!("trefoil-head-pin-third-loop"), &[over, third]).hint =
         text!("trefoil-head-pin-in-waist-eight-over-its");
-    f.step(Operation::Bend, "neck", &[run, neck]).hint =
+    f.step(Operation::Bend, text!("part-neck"), &[run, neck]).hint =
         text!("trefoil-head-pin-bend-until-stem-hangs-under");
-    f.step(Operation::Press, "stem", &[]);
+    f.step(Operation::Press, text!("part-stem"), &[]);
     f.stands = (stem, -90.0);
     // The head lies over itself.
     let head = first..=stem;

@@ -111,14 +111,14 @@ pub static PATTERN: Pattern = Pattern {
 
 fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     let turns = full_turns(d.of("wraps_n"), d.second("counted"));
-    let tip = f.lay("tip", Course::straight(d.of("tip_mm")));
+    let tip = f.lay(text!("part-tip"), Course::straight(d.of("tip_mm")));
     let bend = f.lay(text!("wrapped-ear-wire-tip-bend"), Course::right(KICK * f.h(), d.of("tip_deg")));
-    let back = f.leg("back", d.of("back_mm") - d.of("tip_mm"), "back_mm")?;
-    let crown = f.lay("crown", Course::left(d.of("crown_mm"), 180.0));
-    let front = f.leg("front", d.of("drop_mm"), "drop_mm")?;
+    let back = f.leg(text!("part-back"), d.of("back_mm") - d.of("tip_mm"), "back_mm")?;
+    let crown = f.lay(text!("part-crown"), Course::left(d.of("crown_mm"), 180.0));
+    let front = f.leg(text!("part-front"), d.of("drop_mm"), "drop_mm")?;
     let cover = wraps_cover_mm(f, turns);
     if d.of("drop_mm") < cover {
-        return Err(wraps_longer_than("drop_mm", "front", d.of("drop_mm"), cover));
+        return Err(wraps_longer_than("drop_mm", text!("part-front"), d.of("drop_mm"), cover));
     }
     let neck = f.segments.len();
     f.segments.extend(wrapped_loop(f, d.of("loop_mm"), turns));
@@ -130,15 +130,16 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     });
     f.pressed.extend(wraps.iter().flat_map(|wrap| [(neck, *wrap), (neck + 1, *wrap), (front, *wrap)]));
     f.tails_mm.1 = WRAP_TAIL_MM;
-    f.step(Operation::Loop, "loop", &[neck, neck + 1]);
-    f.step(Operation::Wrap, "wraps", &wraps).hint = text!("wrapped-ear-wire-hang-drop-in-first-or");
-    f.step(Operation::Bend, "crown", &[crown]);
+    f.step(Operation::Loop, text!("part-loop"), &[neck, neck + 1]);
+    f.step(Operation::Wrap, text!("part-wraps"), &wraps).hint =
+        text!("wrapped-ear-wire-hang-drop-in-first-or");
+    f.step(Operation::Bend, text!("part-crown"), &[crown]);
     if d.of("tip_deg") > 0.0 {
-        f.step(Operation::Kick, "tip", &[bend]);
+        f.step(Operation::Kick, text!("part-tip"), &[bend]);
     }
     f.hammer(&[crown], d.of("hammered_mm"), "hammered_mm")?;
-    f.step(Operation::Round, "tip", &[tip]);
-    f.step(Operation::Hammer, "crown", &[]);
+    f.step(Operation::Round, text!("part-tip"), &[tip]);
+    f.step(Operation::Hammer, text!("part-crown"), &[]);
     f.stands = (back, 90.0);
     f.bears.push(crown);
     f.pull = Some((PullPoint::In(crown), PullPoint::Closed(neck + 1)));

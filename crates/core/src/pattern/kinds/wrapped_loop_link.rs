@@ -39,7 +39,8 @@ pub static PATTERN: Pattern = Pattern {
             Text::named("wrapped-loop-link-room-for-bead"),
             [8.0, 0.5, 80.0],
             Text::named("wrapped-loop-link-straight-wire-left-between-wraps"),
-        ),
+        )
+        .fits(),
         Parameter::turns(
             "wraps_n",
             Text::named("wrapped-loop-link-wraps"),
@@ -84,7 +85,7 @@ fn form(d: &Dims, f: &mut Design) -> Result<(), Fault> {
     f.segments.extend(near);
     let stem = f.segments.len();
     let cover = wraps_cover_mm(f, turns);
-    f.lay("stem", Course::straight(d.of("room_mm") + 2.0 * cover));
+    f.lay(text!("part-stem"), Course::straight(d.of("room_mm") + 2.0 * cover));
     let far = wrapped_loop(f, d.of("loop_mm"), turns);
     f.segments.extend(far);
     let last = f.segments.len() - 1;

@@ -321,8 +321,11 @@ impl ChooseRequest {
                 if (ratio - 1.0).abs() < 0.02 {
                     text!("choose-weigh-as-thick-as-drawn").to_owned()
                 } else {
-                    let way = if ratio > 1.0 { "thicker" } else { "thinner" };
-                    text!("choose-weigh-than-drawn", ratio = percent((ratio - 1.0).abs()), way)
+                    text!(
+                        "choose-weigh-than-drawn",
+                        ratio = percent((ratio - 1.0).abs()),
+                        thicker = ratio > 1.0
+                    )
                 }
             }
             Point::Usual if miss <= 0.0 => return None,

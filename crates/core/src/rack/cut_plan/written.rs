@@ -117,7 +117,7 @@ impl CutRequest {
             mm if mm < 0.05 => String::new(),
             mm => text!("written-scrap", mm = on_ruler(mm, unit)),
         };
-        let text = text!("written-flush-end-cut", each = each.join(", then "), rest, scrap);
+        let text = text!("written-flush-end-cut", each = each.join(text!("written-then")), rest, scrap);
         StockCut {
             stock: piece.id.clone(),
             kind: piece.kind,

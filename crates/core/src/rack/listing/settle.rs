@@ -281,7 +281,7 @@ impl Settling {
     fn plausible(&mut self, number: Separated) -> f64 {
         let Some(thousands) = number.thousands else {
             if !self.fits_metal(number.value) {
-                let metal = self.listing.metal.map_or("metal", Metal::shown);
+                let metal = self.listing.metal.map_or(text!("settle-metal"), Metal::shown);
                 self.doubt(text!("settle-for-this-much-far-from", shown = shown(number.value, 2), metal));
             }
             return number.value;

@@ -173,7 +173,7 @@ impl Lot {
                 text!("stock-not-date-write-as-2026", day = day.chars().take(20).collect::<String>());
             faults.add(Fault::new("bought_on", message));
         }
-        faults.keep(check_text("note", "note", &self.note, 500));
+        faults.keep(check_text("note", text!("noun-note"), &self.note, 500));
         faults.into_result()
     }
 

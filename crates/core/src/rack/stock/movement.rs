@@ -77,7 +77,7 @@ impl Movement {
     pub fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         faults.keep(self.kind.check(self.length_mm));
-        faults.keep(check_text("note", "note", &self.note, 200));
+        faults.keep(check_text("note", text!("noun-note"), &self.note, 200));
         faults.into_result()
     }
 }

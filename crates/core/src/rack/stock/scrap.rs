@@ -76,7 +76,7 @@ impl ScrapChange {
             Span { noun: Text::named("scrap-weight-scrap"), unit: " g", least: 0.001, most: 100_000.0 };
         let mut faults = Faults::none();
         faults.keep(MASS.check("mass_g", self.mass_g.abs()));
-        faults.keep(check_text("note", "note", &self.note, 200));
+        faults.keep(check_text("note", text!("noun-note"), &self.note, 200));
         faults.into_result()
     }
 }

@@ -107,7 +107,7 @@ impl Lot {
             text!(
                 "weighing-than-in-stock",
                 differs_mm = of_wire(differs_mm.abs(), unit),
-                value = if differs_mm > 0.0 { "more" } else { "less" }
+                more = differs_mm > 0.0
             )
         };
         let less = if tare > 0.0 {

@@ -4,6 +4,7 @@ use jiff::civil::Date;
 use serde::Serialize;
 
 use super::{Agenda, JobOf, Ready, Unmet};
+use crate::words::date;
 use lorimant_text::text;
 
 /// When an order could be ready.
@@ -29,12 +30,11 @@ impl Promise {
         let unmet =
             with.unmet.iter().find(|one| its_own(one.of) && own.iter().all(|ready| ready.of != one.of));
         let ready_on = own.iter().map(|one| one.day).max().filter(|_| unmet.is_none());
-        let day = |day: Date| day.strftime("%A %-d %B").to_string();
         let text = match (ready_on, unmet) {
             (Some(on), _) if own.iter().any(|one| one.late) => {
-                text!("promise-ready-at-earliest-after-its", on = day(on))
+                text!("promise-ready-at-earliest-after-its", on = date::on(on))
             }
-            (Some(on), _) => text!("promise-ready", on = day(on)),
+            (Some(on), _) => text!("promise-ready", on = date::on(on)),
             (None, Some(unmet)) => unmet.text.clone(),
             (None, None) => text!("promise-ready-now-in-stock").to_owned(),
         };

@@ -8,6 +8,7 @@ use super::{Agenda, AgendaSession, Alone, BatchRun, Help, Ready, SessionStep, St
 use crate::bench::schedule::help::{Helps, Way};
 use crate::bench::schedule::hours::after;
 use crate::bench::schedule::{Because, Placed, Planned, TimeSpan};
+use crate::words::date;
 use lorimant_text::{fixed, text};
 
 impl Laid {
@@ -46,13 +47,13 @@ impl Laid {
         sessions.sort_by_key(|one| one.from);
         let late = planned.late.iter().map(|late| {
             let Named { of, orders, name, due, .. } = &self.wanted[late.job];
-            let day = due.map_or(String::new(), |day| day.strftime("%-d %B").to_string());
+            let day = due.map_or(String::new(), |day| date::short(day));
             let over = self.sessions.jobs[late.job].due_min.is_some_and(|due| due <= 0.0);
             let text = match over {
                 true => {
                     let done = self.sessions.jobs[late.job].due_min.unwrap_or(0.0) + late.by_min;
                     let done = after(now, done).to_zoned_datetime(self.begins.time_zone().clone());
-                    text!("agenda-told-was-due-earliest-now", name, day, done = done.strftime("%A %-d %B"))
+                    text!("agenda-told-was-due-earliest-now", name, day, done = date::on(done.date()))
                 }
                 false => text!("agenda-told-due-late", name, day, by_min = span(late.by_min)),
             };
@@ -60,7 +61,7 @@ impl Laid {
         });
         let unplaced = planned.unplaced.iter().map(|one| {
             let Named { of, orders, name, due, .. } = &self.wanted[one.job];
-            let due = due.map_or(String::new(), |day| text!("agenda-told-due", day = day.strftime("%-d %B")));
+            let due = due.map_or(String::new(), |day| text!("agenda-told-due", day = date::short(day)));
             let text = format!("{name}{due}: {}", one.text);
             Unmet { of: *of, orders: orders.clone(), text }
         });
@@ -146,7 +147,7 @@ impl Laid {
 
     /// What made a batch begin when it does, in a sentence.
     fn why(&self, placed: &Placed, planned: &Planned, at: usize, due: Option<Date>) -> String {
-        let due = due.map(|day| day.strftime("%-d %B").to_string());
+        let due = due.map(|day| date::short(day));
         match (placed.because, due) {
             (Because::Pinned, _) => text!("agenda-told-pinned-by-you").to_owned(),
             (Because::Ready, _) => {
@@ -178,7 +179,7 @@ impl Laid {
             Way::MoreTime { min, session } => {
                 let from = after(self.begins.timestamp(), self.sessions.sessions[session].from_min);
                 let day = from.to_zoned_datetime(self.begins.time_zone().clone());
-                text!("agenda-told-add-min-on", min = fixed(min, 0), day = day.strftime("%A %-d %B"))
+                text!("agenda-told-add-min-on", min = fixed(min, 0), day = date::on(day.date()))
             }
             Way::Fewer { job, n } => text!("agenda-told-make-fewer", n, name = self.wanted[job].name),
             Way::LongerSessions { min } => {
@@ -233,12 +234,7 @@ fn told(ready: &[Ready], unmet: &[Unmet]) -> String {
         early if early <= 0 => text!("agenda-told-on-its-due-day").to_owned(),
         early => text!("agenda-told-early", early = text!("count-day", n = early.unsigned_abs())),
     };
-    text!(
-        "agenda-told-everything-on-time-ready",
-        name = first.name,
-        day = first.day.strftime("%A %-d %B"),
-        early
-    )
+    text!("agenda-told-everything-on-time-ready", name = first.name, day = date::on(first.day), early)
 }
 
 /// So long in words, for people: `3 hours`, `2 days`.
@@ -261,7 +257,8 @@ impl BatchRun {
         let (first, last) = (self.steps.first(), self.steps.last());
         self.steps_text = match first.zip(last) {
             Some((first, last)) if first.step_n != last.step_n => {
-                text!("agenda-told-to-2", named = first.named, named2 = last.named)
+                let (from, to) = (first.step_n, last.step_n);
+                text!("agenda-told-to-2", from, to, named = first.named, named2 = last.named)
             }
             Some((only, _)) if only.n < only.of_n => {
                 text!("agenda-told-of", named = only.named, n = only.n, of_n = only.of_n)
