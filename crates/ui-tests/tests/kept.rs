@@ -339,8 +339,13 @@ fn a_file_that_was_moved_is_said_and_nothing_typed_is_lost() -> Result<()> {
         // A backup that somebody copies into the open file is used from the page.
         let backup = file.with_extension("backup");
         std::fs::copy(&file, &backup)?;
-        maker.press(Key::Control + "z").await?;
-        tokio::time::sleep(std::time::Duration::from_millis(600)).await;
+        // The open file goes on meanwhile, so that the two differ.
+        let request = json!({ "wire": { "metal": "copper", "size_mm": 1 }, "mandrel": { "diameter_mm": 5 } });
+        let plan = json!({ "name": "Meanwhile", "note": "", "request": request }).to_string();
+        let mut other = connect(&maker.server.address()).await?;
+        ensure!(answer(&mut other, "POST", "/api/plans", &plan).await?.0 == 201);
+        // The log is emptied into the file in the pause that follows.
+        tokio::time::sleep(Duration::from_millis(600)).await;
         std::fs::copy(&backup, &file)?;
         maker.open("/saved").await?;
         maker.sees("[data-test=only-read]", "wrote over").await?;
