@@ -238,6 +238,7 @@ fn bench(shell: &Shell) -> Result<()> {
     cmd!(shell, "cargo build --release --package lorimant").run()?;
     cmd!(shell, "cargo bench --package lorimant-core").run()?;
     cmd!(shell, "cargo run --release --quiet --package lorimant-core --example schedules").run()?;
+    cmd!(shell, "cargo test --release --package lorimant-core --test core -- --ignored --nocapture").run()?;
     cmd!(shell, "cargo run --release --quiet --package lorimant-ui-tests --bin measure").run()?;
     Ok(())
 }

@@ -36,7 +36,7 @@ fn planted_causes_are_found() {
     let mut chance = Chance::of(11);
     let (mut right, mut all, mut wrongly_sure) = (0, 0, 0);
     let mut missed: BTreeMap<String, u32> = BTreeMap::new();
-    for i in 0..240_u32 {
+    for i in 0..360_u32 {
         let request = usual(PATTERNS[i as usize % PATTERNS.len()]);
         let way = if chance.share() < 0.5 { -1.0 } else { 1.0 };
         let (cause, amount) = match i % 6 {
@@ -67,7 +67,7 @@ fn planted_causes_are_found() {
             }
         }
     }
-    assert!(all > 150, "{all}");
+    assert!(all >= 300, "{all}");
     assert!(f64::from(right) >= 0.9 * f64::from(all), "{right} of {all}: {missed:#?}");
     assert!(f64::from(wrongly_sure) <= 0.03 * f64::from(all), "{wrongly_sure} surely wrong: {missed:#?}");
 }
@@ -130,7 +130,7 @@ fn rings_that_are_all_large() {
 fn what_no_cause_explains_is_said_so() {
     let workshop = tapered();
     let mut chance = Chance::of(23);
-    let (mut sure, mut none, mut all) = (0_u32, 0_u32, 0_u32);
+    let (mut likely, mut none, mut all) = (0_u32, 0_u32, 0_u32);
     for i in 0..100_usize {
         let request = usual(PATTERNS[i % PATTERNS.len()]);
         let piece = Piece::Finding(request);
@@ -146,11 +146,11 @@ fn what_no_cause_explains_is_said_so() {
             .collect();
         let misfit = causes(&piece, CheckedOf::Piece, &measured, &workshop).unwrap();
         all += 1;
-        sure += u32::from(misfit.sure);
+        likely += u32::from(misfit.sure || misfit.text.starts_with("Probably"));
         none += u32::from(misfit.causes.is_empty() && misfit.text.starts_with("None of the usual causes"));
     }
-    assert!(sure <= 2, "{sure} of {all} called very likely");
-    assert!(none >= 60, "{none} of {all} said to be none of the causes");
+    assert!(likely <= 2, "{likely} of {all} called likely");
+    assert!(none >= 90, "{none} of {all} said to be none of the causes");
 }
 
 /// Two faults in one piece: the one, the other, or both together are named.
@@ -158,7 +158,7 @@ fn what_no_cause_explains_is_said_so() {
 fn two_faults_together_are_found() {
     let workshop = tapered();
     let mut chance = Chance::of(31);
-    let (mut right, mut all) = (0_u32, 0_u32);
+    let (mut right, mut all, mut both) = (0_u32, 0_u32, 0_u32);
     for i in 0..100_usize {
         let request = usual(["hook-clasp", "open-ear-wire", "s-clasp"][i % 3]);
         let way = if chance.share() < 0.5 { -1.0 } else { 1.0 };
@@ -169,7 +169,9 @@ fn two_faults_together_are_found() {
         all += 1;
         let first_two: Vec<Cause> = misfit.causes.iter().take(2).map(|one| one.cause).collect();
         right += u32::from(first_two.contains(&Cause::Mark) || first_two.contains(&Cause::Blank));
+        both += u32::from(first_two.contains(&Cause::Mark) && first_two.contains(&Cause::Blank));
     }
-    // 85 are found; which two of six causes made what five dimensions show is not always to be told.
-    assert!(f64::from(right) >= 0.8 * f64::from(all), "{right} of {all}");
+    // Which two of six causes made what five dimensions show is not always to be told.
+    assert!(both >= 25, "{both} of {all} named whole");
+    assert!(f64::from(right) >= 0.9 * f64::from(all), "{right} of {all}");
 }

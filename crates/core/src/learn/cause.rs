@@ -375,16 +375,18 @@ impl Model<'_> {
         for (n, one) in self.causes().iter().enumerate() {
             for other in &self.causes()[n + 1..] {
                 let (one, other) = self.both(*one, *other, seen);
-                let leaves = seen
-                    .iter()
-                    .map(|(i, seen)| ((seen - one.off[*i] - other.off[*i]) / self.spread(*i)).abs())
-                    .fold(0.0, f64::max);
+                let left = |(i, seen): &(usize, f64)| (seen - one.off[*i] - other.off[*i]) / self.spread(*i);
+                let leaves = seen.iter().map(|one| left(one).abs()).fold(0.0, f64::max);
+                // Of those that explain it, the two that would be wrong by what is usual.
+                let usual = |fit: &Fit| (fit.amount / fit.cause.usual()).powi(2);
+                let strange =
+                    seen.iter().map(|one| left(one).powi(2)).sum::<f64>() + usual(&one) + usual(&other);
                 // Two causes can do much: what is left must be little, and more was measured than they are.
                 if seen.len() > 2
                     && leaves <= EXPLAINS / 2.0
-                    && together.as_ref().is_none_or(|best| leaves < best.0)
+                    && together.as_ref().is_none_or(|best| strange < best.0)
                 {
-                    together = Some((leaves, one, other));
+                    together = Some((strange, one, other));
                 }
             }
         }
@@ -423,7 +425,7 @@ impl Model<'_> {
         };
         let mut first = self.fit(one, seen);
         let mut second = self.fit(other, &without(&first));
-        for _ in 0..4 {
+        for _ in 0..12 {
             first = self.fit(one, &without(&second));
             second = self.fit(other, &without(&first));
         }

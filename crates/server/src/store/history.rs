@@ -13,6 +13,7 @@ use utoipa::ToSchema;
 use super::error::Result;
 use super::ledger::millimetres;
 use super::settings::settings;
+use super::shelf::noun;
 use lorimant_text::text;
 
 /// Writes that were made together.
@@ -93,27 +94,6 @@ fn changed(connection: &Connection, first: i64, deeds: &mut BTreeMap<i64, Vec<De
         deeds.entry(row.get(0)?).or_default().push(Deed { made_at: row.get(1)?, text });
     }
     Ok(())
-}
-
-pub(super) fn noun(shelf: &str) -> &str {
-    match shelf {
-        "pattern" => text!("file-history-finding"),
-        "check" => text!("file-history-measurement"),
-        "plan" => text!("file-history-ring-plan"),
-        "pick" => text!("file-history-cutting-list"),
-        "chain" => text!("file-history-chain"),
-        "weave" => text!("file-history-weave"),
-        "plier" => text!("file-history-pliers"),
-        "rod" => text!("file-history-rod"),
-        "blade" => text!("file-history-blade"),
-        "lot" => text!("file-history-lot"),
-        "batch" => text!("file-history-batch"),
-        "bag" => text!("file-history-bag"),
-        "keeping" => text!("file-history-when-buy"),
-        "order" => text!("file-history-order"),
-        "hold" => text!("file-history-in-schedule"),
-        other => other,
-    }
 }
 
 /// What was booked since a batch.

@@ -10,7 +10,6 @@ use utoipa::ToSchema;
 
 use super::batch::now;
 use super::error::{Result, StoreError};
-use super::history::noun;
 use super::search;
 use super::settings::unit;
 use crate::document::plans::PlanDocument;
@@ -453,5 +452,27 @@ impl Raw {
             updated_at: self.updated_at,
             record,
         })
+    }
+}
+
+/// What a record is called, by the word of its shelf.
+pub(super) fn noun(shelf: &str) -> &str {
+    match shelf {
+        "pattern" => text!("file-history-finding"),
+        "check" => text!("file-history-measurement"),
+        "plan" => text!("file-history-ring-plan"),
+        "pick" => text!("file-history-cutting-list"),
+        "chain" => text!("file-history-chain"),
+        "weave" => text!("file-history-weave"),
+        "plier" => text!("file-history-pliers"),
+        "rod" => text!("file-history-rod"),
+        "blade" => text!("file-history-blade"),
+        "lot" => text!("file-history-lot"),
+        "batch" => text!("file-history-batch"),
+        "bag" => text!("file-history-bag"),
+        "keeping" => text!("file-history-when-buy"),
+        "order" => text!("file-history-order"),
+        "hold" => text!("file-history-in-schedule"),
+        other => other,
     }
 }

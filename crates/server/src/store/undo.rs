@@ -7,8 +7,8 @@ use lorimant_core::words::date;
 use rusqlite::{Connection, OptionalExtension as _, Transaction};
 
 use super::error::{Result, StoreError};
-use super::history::noun;
 use super::settings::settings;
+use super::shelf::noun;
 use super::shelf::{Before, log, put, state};
 use super::{batch, ledger};
 use lorimant_text::text;

@@ -9,7 +9,7 @@ import CutStrip from './CutStrip.vue'
 import PaperField from '../../shared/PaperField.vue'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
-import { holdBack } from '../../shell/coming'
+import { holdBack } from '../../shared/coming'
 
 /** The cut plan of one wire: solved, drawn, ticked off as it is cut, booked in one step. */
 const props = defineProps<{ of: Wanted }>()

@@ -47,7 +47,7 @@ impl Laid {
         sessions.sort_by_key(|one| one.from);
         let late = planned.late.iter().map(|late| {
             let Named { of, orders, name, due, .. } = &self.wanted[late.job];
-            let day = due.map_or(String::new(), |day| date::short(day));
+            let day = due.map_or(String::new(), date::short);
             let over = self.sessions.jobs[late.job].due_min.is_some_and(|due| due <= 0.0);
             let text = match over {
                 true => {
@@ -147,7 +147,7 @@ impl Laid {
 
     /// What made a batch begin when it does, in a sentence.
     fn why(&self, placed: &Placed, planned: &Planned, at: usize, due: Option<Date>) -> String {
-        let due = due.map(|day| date::short(day));
+        let due = due.map(date::short);
         match (placed.because, due) {
             (Because::Pinned, _) => text!("agenda-told-pinned-by-you").to_owned(),
             (Because::Ready, _) => {
