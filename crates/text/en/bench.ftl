@@ -66,7 +66,7 @@ agenda-told-nothing-has-due-date = Nothing has a due date.
 agenda-told-on-its-due-day = on its due day
 agenda-told-early = { $early } early
 agenda-told-everything-on-time-ready = Everything is on time. { $name } is ready { $day }, { $early }.
-agenda-told-to-2 = steps { $from } to { $to }, { $named } to { $named2 }
+agenda-told-to-2 = steps { $from } to { $to }
 agenda-told-of = { $named } ({ $n } of { $of_n })
 
 ## hours

@@ -257,8 +257,7 @@ impl BatchRun {
         let (first, last) = (self.steps.first(), self.steps.last());
         self.steps_text = match first.zip(last) {
             Some((first, last)) if first.step_n != last.step_n => {
-                let (from, to) = (first.step_n, last.step_n);
-                text!("agenda-told-to-2", from, to, named = first.named, named2 = last.named)
+                text!("agenda-told-to-2", from = first.step_n, to = last.step_n)
             }
             Some((only, _)) if only.n < only.of_n => {
                 text!("agenda-told-of", named = only.named, n = only.n, of_n = only.of_n)
@@ -268,7 +267,7 @@ impl BatchRun {
         };
     }
 
-    /// A line of the schedule: `Ear wires for the theatre: 17 pairs, straighten to crown`.
+    /// A line of the schedule: `Ear wires for the theatre: 17 pairs, steps 1 to 10`.
     #[must_use]
     pub fn line(&self) -> String {
         format!("{}: {}, {}", self.name, self.counted, self.steps_text)
