@@ -2,6 +2,8 @@
 #![allow(clippy::unwrap_used, clippy::panic, missing_docs)]
 
 use lorimant_core::ask;
+use lorimant_core::chance::Chance;
+use lorimant_core::learn::lot::rods::learn_together;
 use lorimant_core::learn::lot::{Inside, LotLearned, MeasuredInside, inside_with, learn};
 use lorimant_core::learn::rod::next_coil;
 use lorimant_core::learn::simulated::Simulated;
@@ -447,4 +449,80 @@ fn learned_by(makers_n: u64, coils_n: u64) {
     );
     assert!(after <= before / 2.0, "{before} {after}");
     assert!((0.92..=0.98).contains(&(held / all)), "{held} of {all}");
+}
+
+/// Workshops of eight lots and five rods, each coil off by what rod, wire, hand and caliper really are off by: what is said of
+/// the rods holds, and the lots are no worse known for it.
+#[test]
+fn rods_and_lots_are_learned_together() {
+    let hand = HandSpread::default();
+    let metals = [Metal::StainlessSteel, Metal::Brass, Metal::Copper, Metal::SterlingSilver];
+    let (mut held, mut rods_n) = (0.0, 0.0);
+    let (mut before, mut after, mut alone, mut together) = (0.0, 0.0, 0.0, 0.0);
+    for seed in 0..40_u64 {
+        let mut chance = Chance::of(seed);
+        let rods: Vec<(f64, f64)> =
+            [3.0, 4.0, 5.0, 6.0, 8.0].map(|mm| (mm, hand.rod_mm * chance.normal(1.0))).to_vec();
+        let mut flows = vec![];
+        let lots: Vec<Vec<MeasuredInside>> = (0..8)
+            .map(|n: usize| {
+                let wire = Wire::round(metals[n % 4], 0.8, [Temper::Hard, Temper::HalfHard][n / 4]);
+                let flow = 1.0 + 0.15 * chance.normal(1.0);
+                let thick = Wire { size_mm: 0.8 * (1.0 + 0.01 * chance.normal(1.0)), ..wire.clone() };
+                flows.push(flow);
+                let on = |at: usize, chance: &mut Chance| {
+                    let (label_mm, off_mm) = rods[at % 5];
+                    let wound = RingRequest::new(wire.clone(), Mandrel::round(label_mm), 30);
+                    let really = RingRequest::new(thick.clone(), Mandrel::round(label_mm + off_mm), 30);
+                    let read = hand.of_one(false, false, 3) * chance.normal(1.0);
+                    let exact = exactly(&really, flow);
+                    MeasuredInside { wound, inside_mm: exact.inside_mm + read, ..exact }
+                };
+                (n..n + 3).map(|at| on(at, &mut chance)).collect()
+            })
+            .collect();
+        let known = learn_together(&lots, &hand);
+        for rod in &known.rods {
+            let (_, off_mm) = rods.iter().find(|(mm, _)| *mm == rod.rod.diameter_mm).unwrap();
+            let error = rod.error.off_mm - off_mm;
+            rods_n += 1.0;
+            held += f64::from(u8::from(error.abs() <= 2.0 * rod.error.spread_mm));
+            before += off_mm.powi(2);
+            after += error.powi(2);
+        }
+        for ((lot, flow), measured) in known.lots.iter().zip(&flows).zip(&lots) {
+            together += (lot.flow - flow).powi(2);
+            alone += (learn(measured, &hand).flow - flow).powi(2);
+        }
+    }
+    assert!((0.90..=0.99).contains(&(held / rods_n)), "{held} of {rods_n}");
+    assert!(after < 0.7 * before, "{after} {before}");
+    assert!(together < alone, "{together} {alone}");
+}
+
+/// A rod that is surely thicker than its label is said to be; one lot by itself says nothing of it.
+#[test]
+fn a_rod_that_winds_larger_is_said() {
+    let hand = HandSpread::default();
+    let lot = |metal: Metal| {
+        let on = |label_mm: f64, really_mm: f64| {
+            let wire = Wire::round(metal, 0.8, Temper::Soft);
+            let wound = RingRequest::new(wire.clone(), Mandrel::round(label_mm), 30);
+            MeasuredInside { wound, ..exactly(&RingRequest::new(wire, Mandrel::round(really_mm), 30), 1.0) }
+        };
+        vec![on(4.0, 4.0), on(5.0, 5.07), on(6.0, 6.0)]
+    };
+    let lots: Vec<_> =
+        [Metal::Copper, Metal::FineSilver, Metal::RedBrass, Metal::SterlingSilver].map(lot).to_vec();
+    let told = |lots: &[Vec<MeasuredInside>]| -> Vec<String> {
+        learn_together(lots, &hand).rods.iter().filter_map(|rod| rod.told(LengthUnit::Mm)).collect()
+    };
+    assert_eq!(told(&lots[..1]), Vec::<String>::new());
+    let said = told(&lots);
+    assert!(
+        said.len() == 1
+            && said[0]
+                .starts_with("Your 5 mm rod seems thicker than listed, by about 0.04 mm: 4 lots agree."),
+        "{said:?}"
+    );
 }

@@ -267,6 +267,12 @@ rescue-straighten-2 = Straighten { $what }. { $told }{ $anneal }
 
 rod-instead = , ± { $now } instead of ± { $before }
 rod-ring-inside = A ring { $inside_mm } inside
+rods-winds-like = Your { $rod } seems { $thicker ->
+    [true] thicker
+   *[other] thinner
+} than listed, by about { $by }: { $lots_n } lots agree. Measure it with the caliper and correct it under Tools.
+rods-mm = { $by } mm
+rods-in = { $by } in
 rod-now-needs-instead = { $ring } now needs the { $now } instead of the { $handbook }{ $surer }.
 rod-still-needs = { $ring } still needs the { $now }{ $surer }.
 rod-still-your-closest-but-its = { $ring }: the { $now } is still your closest, but its rings measure { $gives_mm }. A rod of { $ideal_mm } would give it: put tape on a thinner one, or measure your rods with the caliper and correct them under Tools.

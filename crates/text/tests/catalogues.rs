@@ -274,3 +274,35 @@ fn the_texts_are_plain_and_short(#[case] part: Part) {
     }
     assert!(wrong.is_empty(), "{}", wrong.join("\n"));
 }
+
+/// Sentences are in the catalogues: none stands in the core, but in what describes it to programmers.
+#[test]
+fn no_sentence_stands_in_the_core() {
+    let mut found = vec![];
+    let mut look = |file: &Path, source: &str| {
+        for (n, line) in source.lines().enumerate() {
+            let describes = ["//", "description", "reason = ", "#["].iter().any(|sign| line.contains(sign));
+            if describes {
+                continue;
+            }
+            for text in line.split('"').skip(1).step_by(2) {
+                let mut letters = text.trim_start_matches('“').chars();
+                let capital = letters.next().is_some_and(char::is_uppercase)
+                    && letters.next().is_some_and(char::is_lowercase);
+                if capital && text.split(' ').filter(|word| word.len() > 2).count() > 1 {
+                    found.push(format!("{}:{}: {text}", file.display(), n + 1));
+                }
+            }
+        }
+    };
+    let mut folders = vec![root().join("crates/core/src")];
+    while let Some(folder) = folders.pop() {
+        for entry in std::fs::read_dir(folder).unwrap() {
+            match entry.unwrap().path() {
+                path if path.is_dir() => folders.push(path),
+                path => look(&path, &std::fs::read_to_string(&path).unwrap()),
+            }
+        }
+    }
+    assert!(found.is_empty(), "{}", found.join("\n"));
+}

@@ -7069,6 +7069,8 @@ export interface components {
             /** @description Of which check each point is, in the same order. */
             of: components["schemas"]["LotPointOf"][];
             rod?: components["schemas"]["RodNow"] | null;
+            /** @description Its rods that surely wind otherwise than they are listed, each in a sentence. */
+            rods?: string[];
             /** @description The same in a sentence. */
             text: string;
             /** @description Its wire in words. */

@@ -33,6 +33,7 @@ async function planWith() {
         t('lot-box-plan-with-this-rod')
       }}</v-btn>
     </p>
+    <p v-for="rod in known.rods ?? []" :key="rod" class="watch" data-test="lot-rod-error">{{ rod }}</p>
     <p v-if="known.next" class="quiet" data-test="lot-next">{{ known.next.text }}</p>
     <router-link v-if="!open && known.measured_n" class="no-print" :to="`/measure/springback?lot=${lotN}`">{{
       t('lot-box-all-its-measurements')

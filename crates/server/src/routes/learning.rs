@@ -62,6 +62,9 @@ struct LotKnown {
     /// The rod its last plan would take now.
     #[serde(skip_serializing_if = "Option::is_none")]
     rod: Option<RodNow>,
+    /// Its rods that surely wind otherwise than they are listed, each in a sentence.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
+    rods: Vec<String>,
     /// The coil that would teach it most.
     #[serde(skip_serializing_if = "Option::is_none")]
     next: Option<NextCoil>,
@@ -75,14 +78,16 @@ async fn learned_of_lot(
     Path(id): Path<i64>,
 ) -> Result<Json<LotKnown>, Problem> {
     let workshop = state.store.workshop();
-    let (lot, (learned, of), last) = read(&state, move |c| {
+    let (lot, known, last) = read(&state, move |c| {
         let lot: Entry<Lot> = Shelf::Lots.get(c, id)?;
         let known = checks::learned(c, id)?;
-        let last = known.1.last().map(|of| checks::checked(c, of.check)).transpose()?;
+        let last = known.of.last().map(|of| checks::checked(c, of.check)).transpose()?;
         Ok((lot, known, last))
     })
     .await?;
     let known = aside(move || {
+        let checks::Learned { lot: learned, of, rods } = known;
+        let rods = rods.iter().filter_map(|rod| rod.told(workshop.habits.unit)).collect();
         let factor = learned.lot(id);
         let wire = lot.record.wire.clone();
         let rings = last.and_then(|last| match last.entry.record.piece {
@@ -93,7 +98,7 @@ async fn learned_of_lot(
         let coil = rings.unwrap_or_else(|| RingRequest::new(wire.clone(), Mandrel::round(5.0), 40));
         let next = next_coil(&learned, &coil, &workshop);
         let wire = wire.shown(workshop.habits.unit);
-        LotKnown { lot_n: id, wire, text: learned.told(), learned, of, rod, next }
+        LotKnown { lot_n: id, wire, text: learned.told(), learned, of, rod, rods, next }
     });
     known.await.map(Json)
 }

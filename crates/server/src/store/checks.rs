@@ -5,7 +5,8 @@ use std::collections::btree_map;
 
 use lorimant_core::learn::check::PieceCheck;
 use lorimant_core::learn::dimension::{ToMeasure, to_measure};
-use lorimant_core::learn::lot::{LotLearned, MOST_TEACHING, MeasuredInside, learn};
+use lorimant_core::learn::lot::rods::{RodLearned, learn_together};
+use lorimant_core::learn::lot::{LotLearned, MOST_TEACHING, MeasuredInside};
 use lorimant_core::learn::measured::CaliperReading;
 use lorimant_core::learn::trial::Trial;
 use lorimant_core::rack::stock::Lot;
@@ -122,32 +123,71 @@ pub(crate) struct LotPointOf {
     pub name: String,
 }
 
-/// What is known of a lot, and of which check each of its points is.
-pub(crate) fn learned(connection: &Connection, lot_n: i64) -> Result<(LotLearned, Vec<LotPointOf>)> {
-    let hand = settings(connection)?.0.hand;
+/// What was measured of a lot, and of which check each is; the last that teach it.
+fn insides_of(
+    connection: &Connection,
+    lot_n: i64,
+    hand: &HandSpread,
+) -> Result<(Vec<MeasuredInside>, Vec<LotPointOf>)> {
     let mut insides: Vec<MeasuredInside> = vec![];
     let mut of = vec![];
     for check in of_lot(connection, lot_n)? {
-        for inside in check.entry.record.insides(&check.readings, &hand) {
+        for inside in check.entry.record.insides(&check.readings, hand) {
             insides.push(inside);
             of.push(LotPointOf { check: check.entry.id, name: check.entry.name.clone() });
         }
     }
     let old = insides.len().saturating_sub(MOST_TEACHING);
+    insides.drain(..old);
     of.drain(..old);
-    Ok((learn(&insides[old..], &hand), of))
+    Ok((insides, of))
 }
 
-/// Learns the lot of a check anew, where it has one.
-pub(crate) fn relearn_of(t: &Transaction, check: &PieceCheck) -> Result<()> {
-    match check.piece.wire().lot {
-        Some(lot) => relearn(t, lot.lot_n),
-        None => Ok(()),
+/// The lots of which something was measured.
+fn measured_lots(connection: &Connection) -> Result<Vec<i64>> {
+    let sql = "SELECT DISTINCT coalesce(record ->> '$.piece.rings.wire.lot.lot_n', \
+               record ->> '$.piece.chain.ring.wire.lot.lot_n') AS lot FROM entries \
+               WHERE shelf = 'check' AND lot IN (SELECT id FROM entries WHERE shelf = 'lot') ORDER BY lot";
+    let mut statement = connection.prepare_cached(sql)?;
+    Ok(statement.query_map([], |row| row.get(0))?.collect::<rusqlite::Result<Vec<i64>>>()?)
+}
+
+/// What is known of a lot, of which check each of its points is, and what is known of the rods it was wound on.
+pub(crate) struct Learned {
+    pub lot: LotLearned,
+    pub of: Vec<LotPointOf>,
+    pub rods: Vec<RodLearned>,
+}
+
+/// What is known of a lot, learned together with all others.
+pub(crate) fn learned(connection: &Connection, lot_n: i64) -> Result<Learned> {
+    let hand = settings(connection)?.0.hand;
+    let mut lots = measured_lots(connection)?;
+    if !lots.contains(&lot_n) {
+        lots.push(lot_n);
     }
+    let (mut all, mut its_own) = (vec![], vec![]);
+    for lot in &lots {
+        let (insides, of) = insides_of(connection, *lot, &hand)?;
+        all.push(insides);
+        if *lot == lot_n {
+            its_own = of;
+        }
+    }
+    let mut known = learn_together(&all, &hand);
+    let at = lots.iter().position(|lot| *lot == lot_n).unwrap_or_default();
+    let lot = known.lots.swap_remove(at);
+    let rods = known.rods.into_iter().filter(|rod| lot.rods.contains(&rod.rod)).collect();
+    Ok(Learned { lot, of: its_own, rods })
 }
 
-fn relearn(t: &Transaction, lot_n: i64) -> Result<()> {
-    let (learned, _) = learned(t, lot_n)?;
+/// Learns the lot of a check anew, where it has one, and all others with it.
+pub(crate) fn relearn_of(t: &Transaction, check: &PieceCheck) -> Result<()> {
+    // What its rods are taken for changes with it, and so do the other lots wound on them.
+    if check.piece.wire().lot.is_some() { relearn_all(t) } else { Ok(()) }
+}
+
+fn keep_learned(t: &Transaction, lot_n: i64, learned: &LotLearned) -> Result<()> {
     if learned.measured_n == 0 {
         t.prepare_cached("DELETE FROM learned WHERE lot = ?1")?.execute([lot_n])?;
         return Ok(());
@@ -160,11 +200,11 @@ fn relearn(t: &Transaction, lot_n: i64) -> Result<()> {
 
 /// Learns every lot anew: after the hand was changed, something was undone, or all was brought in.
 pub(super) fn relearn_all(t: &Transaction) -> Result<()> {
-    let sql = "SELECT DISTINCT coalesce(record ->> '$.piece.rings.wire.lot.lot_n', \
-               record ->> '$.piece.chain.ring.wire.lot.lot_n') AS lot FROM entries \
-               WHERE shelf = 'check' AND lot IN (SELECT id FROM entries WHERE shelf = 'lot')";
-    let lots = t.prepare(sql)?.query_map([], |row| row.get(0))?.collect::<rusqlite::Result<Vec<i64>>>()?;
-    lots.into_iter().try_for_each(|lot_n| relearn(t, lot_n))
+    let hand = settings(t)?.0.hand;
+    let lots = measured_lots(t)?;
+    let all = lots.iter().map(|lot| Ok(insides_of(t, *lot, &hand)?.0)).collect::<Result<Vec<_>>>()?;
+    let known = learn_together(&all, &hand);
+    lots.iter().zip(&known.lots).try_for_each(|(lot_n, learned)| keep_learned(t, *lot_n, learned))
 }
 
 /// The wires of measured lots, each with what was learned of it.

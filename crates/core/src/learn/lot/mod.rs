@@ -6,11 +6,13 @@
 
 mod drift;
 mod one_rod;
+pub mod rods;
 
 use serde::Serialize;
 
 use self::drift::drift;
 use self::one_rod::{OneRod, Really};
+use self::rods::RodError;
 use crate::ring::RingRequest;
 use crate::tool::coil::Coil;
 use crate::tool::hand::HandSpread;
@@ -250,6 +252,15 @@ fn grid(mean: f64, spread: f64) -> Vec<f64> {
 /// ```
 #[must_use]
 pub fn learn(measured: &[MeasuredInside], hand: &HandSpread) -> LotLearned {
+    learn_on(measured, hand, &|rod| RodError::unknown(rod, hand))
+}
+
+/// The same on rods of which something is known.
+fn learn_on(
+    measured: &[MeasuredInside],
+    hand: &HandSpread,
+    rods_error: &dyn Fn(&Mandrel) -> RodError,
+) -> LotLearned {
     if measured.is_empty() {
         return LotLearned {
             flow: 1.0,
@@ -261,7 +272,7 @@ pub fn learn(measured: &[MeasuredInside], hand: &HandSpread) -> LotLearned {
             rods: vec![],
         };
     }
-    let mut rods = OneRod::of(measured, hand);
+    let mut rods = OneRod::of(measured, hand, rods_error);
     let mut values = grid(1.0, HANDBOOK_SPREAD);
     rods.iter_mut().for_each(|rod| rod.ask(&values));
     let really: Vec<Really> = rods.iter().map(OneRod::really).collect();
@@ -340,7 +351,7 @@ fn points(
             points.push((
                 seen.at,
                 LotPoint {
-                    flow: flow_giving(&one.wound, one.of, one.inside_mm),
+                    flow: flow_giving(&one.wound, one.of, one.inside_mm - rod.off_mm),
                     spread: by_slope(all),
                     own_spread: by_slope(seen.own_mm),
                     inside_mm: one.inside_mm,

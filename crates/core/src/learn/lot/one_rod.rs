@@ -1,12 +1,13 @@
 //! Pieces measured off one rod: what they have in common, and how likely each factor of the lot makes them.
 
+use super::rods::RodError;
 use super::{
-    Inside, LEAST_SPREAD_MM, MOST_PLACES, MeasuredInside, REACH, SLIPS, by_size_mm, inside_with, shared_mm,
-    wound_alike,
+    Inside, LEAST_SPREAD_MM, MOST_PLACES, MeasuredInside, REACH, SLIPS, by_size_mm, inside_with, wound_alike,
 };
 use crate::ring::RingRequest;
 use crate::tool::cutting::Method;
 use crate::tool::hand::HandSpread;
+use crate::tool::mandrel::Mandrel;
 
 /// One measured inside among those of its rod.
 pub(super) struct Seen {
@@ -42,7 +43,9 @@ pub(super) struct OneRod<'a> {
     pub wound: &'a RingRequest,
     pub of: Inside,
     pub seen: Vec<Seen>,
-    /// One standard deviation of what they share: the rod, the wire's size, mm.
+    /// How far its rod is known to wind from its label, mm.
+    pub off_mm: f64,
+    /// One standard deviation of what they share: what is not known of the rod, the wire's size, mm.
     pub shared_mm: f64,
     /// The wire's share of that: one for all rods of a lot.
     pub by_size_mm: f64,
@@ -59,8 +62,25 @@ pub(super) struct Really {
     all_slips: f64,
 }
 
+impl Really {
+    /// What the readings by themselves say their pieces measure: its mean and one standard deviation, mm; nothing where none
+    /// counts.
+    pub fn mean(&self) -> Option<(f64, f64)> {
+        let best = self.at_mm.iter().map(|(_, log)| *log).reduce(f64::max)?;
+        let weights: Vec<(f64, f64)> = self.at_mm.iter().map(|(at, log)| (*at, (log - best).exp())).collect();
+        let all: f64 = weights.iter().map(|(_, weight)| weight).sum();
+        let mean = weights.iter().map(|(at, weight)| at * weight).sum::<f64>() / all;
+        let squares: f64 = weights.iter().map(|(at, weight)| weight * (at - mean).powi(2)).sum();
+        Some((mean, (squares / all).sqrt()))
+    }
+}
+
 impl<'a> OneRod<'a> {
-    pub fn of(measured: &'a [MeasuredInside], hand: &HandSpread) -> Vec<Self> {
+    pub fn of(
+        measured: &'a [MeasuredInside],
+        hand: &HandSpread,
+        rods_error: &dyn Fn(&Mandrel) -> RodError,
+    ) -> Vec<Self> {
         let mut rods: Vec<Self> = vec![];
         let usual = |one: &MeasuredInside| inside_with(&one.wound, one.of, 1.0).unwrap_or(0.0);
         for (at, one) in measured.iter().enumerate() {
@@ -78,15 +98,19 @@ impl<'a> OneRod<'a> {
                 Some(rod) => {
                     let alike = rod.of == one.of && wound_alike(rod.wound, &one.wound);
                     let first = inside_with(rod.wound, rod.of, 1.0).unwrap_or(0.0);
-                    rod.seen.push(seen(if alike { 0.0 } else { usual(one) - first }));
+                    let differs_mm = if alike { 0.0 } else { usual(one) - first };
+                    rod.seen.push(seen(differs_mm + rod.off_mm));
                 }
                 None => {
+                    let RodError { off_mm, spread_mm } = rods_error(&one.wound.mandrel);
+                    let by_size_mm = by_size_mm(&one.wound, one.of);
                     rods.push(Self {
                         wound: &one.wound,
                         of: one.of,
-                        seen: vec![seen(0.0)],
-                        shared_mm: shared_mm(&one.wound, one.of, hand).max(LEAST_SPREAD_MM),
-                        by_size_mm: by_size_mm(&one.wound, one.of),
+                        seen: vec![seen(off_mm)],
+                        off_mm,
+                        shared_mm: spread_mm.hypot(by_size_mm).max(LEAST_SPREAD_MM),
+                        by_size_mm,
                         gives_mm: vec![],
                     });
                 }
