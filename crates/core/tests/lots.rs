@@ -403,7 +403,10 @@ fn learned_by(makers_n: u64, coils_n: u64) {
                 Some(asked) => shop.rods.iter().find(|rod| rod.shown() == asked).unwrap(),
                 None => &shop.rods[chance.below(shop.rods.len())],
             };
-            let wound = RingRequest { mandrel: rod.clone(), ..plan.clone() };
+            // One coil in four is wound over tape.
+            let tape_layers = u32::from(nth >= 2 && chance.share() < 0.25);
+            let mandrel = Mandrel { tape_layers, ..rod.clone() };
+            let wound = RingRequest { mandrel, ..plan.clone() };
             if wound.plan_in(&shop).is_err() {
                 continue;
             }

@@ -33,6 +33,7 @@ hand-unevenness = unevenness
 hand-source = source of a difference
 hand-source-rod = rod as measured
 hand-source-wood = wood giving
+hand-source-tape = tape
 hand-source-coil-slack = coil not tight on the rod
 hand-source-kerf = kerf wandering
 hand-source-closing = closing

@@ -12,7 +12,7 @@ use crate::pattern::spread::{ANGLE_DEG, CUT_MM, MARK_MM, START_MM};
 use crate::piece::Piece;
 use crate::ring::RingRequest;
 use crate::tool::cutting::Method;
-use crate::tool::hand::HandSpread;
+use crate::tool::hand::{HandSpread, TAPE_SHARE};
 use crate::tool::mandrel::Mandrel;
 use crate::tool::workshop::Workshop;
 use crate::wire::SIZE_SPREAD;
@@ -43,6 +43,7 @@ enum For {
     Rod = 2,
     Piece = 3,
     Reading = 4,
+    Tape = 5,
 }
 
 /// The seed of the simulated workshop that ships: the same lots and hands each time it is started.
@@ -82,10 +83,12 @@ impl Simulated {
         }
     }
 
-    /// How much thicker a rod is than it is called, mm.
+    /// How much thicker a rod is than it is called, mm, with its tape: there is one roll of it in the workshop.
     #[must_use]
     pub fn rod_off_mm(&self, rod: &Mandrel) -> f64 {
-        self.chance(For::Rod, &[rod.diameter_mm.to_bits()]).normal(self.hand.rod_spread(rod))
+        let bare = Mandrel { tape_layers: 0, ..rod.clone() };
+        let off_mm = self.chance(For::Rod, &[rod.diameter_mm.to_bits()]).normal(self.hand.rod_spread(&bare));
+        off_mm + rod.taped_mm() * self.chance(For::Tape, &[]).normal(TAPE_SHARE)
     }
 
     /// The inside a wound piece really has, mm: of the `nth` coil of a lot, or a ring of it; nothing where the lot springs

@@ -51,6 +51,8 @@ words! {
         Rod = "rod";
         /// The give of a wooden rod.
         Wood = "wood";
+        /// Tape that is thicker or thinner than it is said to be.
+        Tape = "tape";
         /// A coil that is not tight on its rod.
         CoilSlack = "coil-slack";
         /// A saw that leaves its line.
@@ -63,6 +65,9 @@ words! {
         Caliper = "caliper";
     }
 }
+
+/// Tape stretches, overlaps and gives: one standard deviation of what it adds, as a share of that. An estimate.
+pub const TAPE_SHARE: f64 = 0.1;
 
 /// Names that rods of wood go by.
 const WOODEN: [&str; 3] = ["dowel", "wood", "stick"];
@@ -113,6 +118,9 @@ impl HandSpread {
         if wooden {
             sources.push((HandSource::Wood, self.wood_mm));
         }
+        if rod.tape_layers > 0 {
+            sources.push((HandSource::Tape, TAPE_SHARE * rod.taped_mm()));
+        }
         sources.push((HandSource::CoilSlack, self.coil_slack_mm));
         if sawn {
             sources.push((HandSource::Kerf, self.kerf_mm));
@@ -138,7 +146,7 @@ impl HandSpread {
         (spread_mm * spread_mm + squares).sqrt()
     }
 
-    /// What a rod is off by itself, mm: the same for all that is wound on it.
+    /// What a rod is off by itself, its tape included, mm: the same for all that is wound on it.
     ///
     /// ```
     /// use lorimant_core::tool::{hand::HandSpread, mandrel::Mandrel};
@@ -146,7 +154,9 @@ impl HandSpread {
     /// assert_eq!(HandSpread::default().rod_spread(&Mandrel::round(5.0)), 0.02);
     /// ```
     pub fn rod_spread(&self, rod: &Mandrel) -> f64 {
-        let of_rod = |(source, _): &&(HandSource, f64)| matches!(source, HandSource::Rod | HandSource::Wood);
+        let of_rod = |(source, _): &&(HandSource, f64)| {
+            matches!(source, HandSource::Rod | HandSource::Wood | HandSource::Tape)
+        };
         let squares: f64 = self.sources(rod, false).iter().filter(of_rod).map(|(_, mm)| mm * mm).sum();
         squares.sqrt()
     }

@@ -208,6 +208,18 @@ impl Mandrel {
         self.usable_mm.or_else(|| self.length_mm.map(|length| (length - GRIP_MM).max(1.0)))
     }
 
+    /// What its tape adds across, mm.
+    ///
+    /// ```
+    /// use lorimant_core::tool::mandrel::Mandrel;
+    ///
+    /// let rod = Mandrel { tape_layers: 2, tape_mm: Some(0.1), ..Mandrel::round(5.0) };
+    /// assert!((rod.taped_mm() - 0.4).abs() < 1e-12);
+    /// ```
+    pub fn taped_mm(&self) -> f64 {
+        2.0 * self.tape_mm.unwrap_or(TAPE_MM) * f64::from(self.tape_layers)
+    }
+
     /// The outline the wire lies on, tape included: each layer adds twice its thickness.
     pub fn outline(&self) -> Outline {
         self.outline_taped(self.tape_layers)
