@@ -98,6 +98,47 @@ async fn one_measured_coil_changes_the_next_plan() {
     );
 }
 
+/// Four lots agree that one rod is thicker than it is listed: each of them says so, until the rod is corrected.
+#[tokio::test]
+async fn a_rod_that_winds_larger_is_said_until_it_is_corrected() {
+    let workshop = Workshop::empty();
+    let rod = workshop.post("/api/rods", &json!({ "diameter_mm": 5.0 })).await.json()["entry"].clone();
+    let mut lots = vec![];
+    for metal in ["copper", "fine-silver", "red-brass", "sterling-silver"] {
+        let wire = json!({ "metal": metal, "size_mm": 0.8, "temper": "soft" });
+        let body = json!({ "lot": { "name": metal, "wire": wire, "kind": "spool" }, "length_mm": 10_000.0 });
+        let lot_n = workshop.post("/api/lots", &body).await.json()["lot"]["id"].as_i64().unwrap();
+        let mut wire = wire.clone();
+        wire["lot"] = json!({ "lot_n": lot_n });
+        let mut coils = vec![];
+        for (rod_mm, off_mm) in [(4.0, 0.0), (5.0, 0.08), (6.0, 0.0)] {
+            let plan = json!({ "wire": wire, "mandrel": { "diameter_mm": rod_mm }, "rings_n": 30 });
+            let check = json!({ "name": "coil", "piece": { "rings": plan }, "of": "coil", "pieces_n": 1 });
+            let check = begun(&workshop, &check).await;
+            let view = workshop.get(&format!("/api/checks/{check}")).await.json();
+            coils.push((check, view["sheet"]["to_measure"][0]["wanted"].as_f64().unwrap() + off_mm));
+        }
+        for (check, mm) in coils {
+            for _ in 0..3 {
+                keep(&workshop, check, 1, "coil-inside", mm).await;
+            }
+        }
+        lots.push(lot_n);
+    }
+    let said = |lot_n: i64| {
+        let workshop = &workshop;
+        async move { workshop.get(&format!("/api/lots/{lot_n}/learned")).await.json()["rods"].clone() }
+    };
+    for lot_n in &lots {
+        let rods = said(*lot_n).await;
+        assert!(rods[0].as_str().unwrap().starts_with("Your 5 mm rod seems thicker than listed"), "{rods}");
+    }
+    let at = format!("/api/rods/{}?revision={}", rod["id"], rod["revision"]);
+    let reply = workshop.put(&at, &json!({ "diameter_mm": 5.08 })).await;
+    assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    assert_eq!(said(lots[0]).await, Value::Null);
+}
+
 /// A point forgotten, or inches for millimetres: it is asked about, and kept only by who says that it is right. Then it
 /// teaches nothing by itself.
 #[tokio::test]

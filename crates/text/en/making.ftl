@@ -541,6 +541,10 @@ closed-by = way a piece was closed for good
 closed-by-fused = fused
 closed-by-soldered = soldered
 
-## wear-words
+## wear-fit
 
-wear-practice = practice
+wear-fit-practice = practice
+wear-fit-ear = in the ear
+wear-fit-light-necklace = light necklace
+wear-fit-heavy-necklace = heavy necklace
+wear-fit-bracelet = bracelet

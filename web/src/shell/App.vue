@@ -43,7 +43,7 @@ async function open() {
 const work = useTemplateRef<HTMLElement>('work')
 const skip = () => work.value?.focus()
 
-const coming = useComing()
+const coming = useComing(() => locked.value === false)
 const refreshDesks = useDesks()
 /** Back at this window: tools, units and habits may have been changed in another meanwhile. */
 useEventListener(document, 'visibilitychange', async () => {

@@ -421,11 +421,12 @@ impl Gathering<'_> {
         let given = ParsedAt { value, from, to };
         let gauge = matches!(typed, Typed::Gauge(..) | Typed::BareGauge(_));
         let bare = matches!(typed, Typed::Bare(_));
+        let sizes_wire = gauge || value <= THICKEST_MM && !bare;
         let (slot, noun) = match role {
             Role::Inside => (&mut self.parsed.inside_mm, text!("ask-noun-inside")),
             Role::Outside => (&mut self.parsed.outside_mm, text!("ask-noun-outside")),
             // `10 ft wire` is so much of it; `from 16 ga` and `from 1 mm` are the wire.
-            Role::Wire | Role::From if gauge || value <= THICKEST_MM && !bare => {
+            Role::Wire | Role::From if sizes_wire => {
                 (&mut self.parsed.size_mm, text!("ask-parsed-wire-size"))
             }
             Role::Wire | Role::From if !bare => (&mut self.parsed.supply_mm, text!("ask-parsed-length-wire")),
@@ -440,8 +441,8 @@ impl Gathering<'_> {
             }
         };
         once(slot, given, noun, self.line, self.reply);
-        let gauges = noun == text!("ask-parsed-wire-size");
-        self.note(token, if gauges { reading.text.clone() } else { plainly(value) });
+        let of_wire = matches!(role, Role::Wire | Role::From) && sizes_wire;
+        self.note(token, if of_wire { reading.text.clone() } else { plainly(value) });
         self.reply.assumed.extend(reading.note.clone());
         self.parsed.readings.push(reading);
     }

@@ -103,7 +103,13 @@ impl Wear {
 #[must_use]
 pub fn fit_for(ought: &[RequiredLoad]) -> &'static str {
     let bears = ought.iter().rfind(|one| one.bears);
-    bears.map_or(text!("wear-practice"), |one| one.wear.shown().trim_start_matches("a "))
+    match bears.map(|one| one.wear) {
+        None => text!("wear-fit-practice"),
+        Some(Wear::Ear) => text!("wear-fit-ear"),
+        Some(Wear::LightNecklace) => text!("wear-fit-light-necklace"),
+        Some(Wear::HeavyNecklace) => text!("wear-fit-heavy-necklace"),
+        Some(Wear::Bracelet) => text!("wear-fit-bracelet"),
+    }
 }
 
 /// What a piece that holds so much is fit for; none where nothing pulls at it.

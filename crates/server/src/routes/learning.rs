@@ -87,7 +87,9 @@ async fn learned_of_lot(
     .await?;
     let known = aside(move || {
         let checks::Learned { lot: learned, of, rods } = known;
-        let rods = rods.iter().filter_map(|rod| rod.told(workshop.habits.unit)).collect();
+        // One that was corrected since is another rod.
+        let owned = rods.iter().filter(|rod| workshop.own(&rod.rod).is_some());
+        let rods = owned.filter_map(|rod| rod.told(workshop.habits.unit)).collect();
         let factor = learned.lot(id);
         let wire = lot.record.wire.clone();
         let rings = last.and_then(|last| match last.entry.record.piece {

@@ -189,11 +189,9 @@ pub(crate) fn relearn_of(t: &Transaction, check: &PieceCheck) -> Result<()> {
 
 fn keep_learned(t: &Transaction, lot_n: i64, learned: &LotLearned) -> Result<()> {
     if learned.measured_n == 0 {
-        t.prepare_cached("DELETE FROM learned WHERE lot = ?1")?.execute([lot_n])?;
         return Ok(());
     }
-    let sql = "INSERT INTO learned (lot, flow, spread, measured_n) VALUES (?1, ?2, ?3, ?4) \
-               ON CONFLICT (lot) DO UPDATE SET flow = ?2, spread = ?3, measured_n = ?4";
+    let sql = "INSERT INTO learned (lot, flow, spread, measured_n) VALUES (?1, ?2, ?3, ?4)";
     t.prepare_cached(sql)?.execute(params![lot_n, learned.flow, learned.spread, learned.measured_n])?;
     Ok(())
 }
@@ -204,6 +202,8 @@ pub(super) fn relearn_all(t: &Transaction) -> Result<()> {
     let lots = measured_lots(t)?;
     let all = lots.iter().map(|lot| Ok(insides_of(t, *lot, &hand)?.0)).collect::<Result<Vec<_>>>()?;
     let known = learn_together(&all, &hand);
+    // A lot that no check is of any more is known no longer.
+    t.execute("DELETE FROM learned", [])?;
     lots.iter().zip(&known.lots).try_for_each(|(lot_n, learned)| keep_learned(t, *lot_n, learned))
 }
 

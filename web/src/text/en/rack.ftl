@@ -129,7 +129,7 @@ cut-strip-left = left
 
 cut-view-added-cutting-plan = Added to the cutting plan: { $piecesn } of “{ $what }”.
 cut-view-removed-from-cutting-plan = Removed from the cutting plan: “{ $what }”.
-cut-view-be-cut = To be cut
+cut-view-be-cut = Pieces to cut
 cut-view-how-many = How many: { $what }
 cut-view-remove = Remove
 cut-view-remove-this = Remove: { $what }
