@@ -1,6 +1,27 @@
 import vue from 'eslint-plugin-vue'
 import ts from 'typescript-eslint'
 
+// Every text stands in a catalogue: no words are written between tags, in braces or in the code. Names of keys and signs, and
+// what a program reads, are none.
+const TEXT = 'Texts stand in the catalogues under src/text: t(…).'
+const SIGNS = [...'(),.;:&+-=*/#%!?[]{}<>·•–—−|×±→“”’…°²']
+const IN_BRACES = 'VElement > VExpressionContainer'
+const inTemplates = [
+  `${IN_BRACES} :matches(ConditionalExpression, LogicalExpression) > Literal[value=/[A-Za-z]/]`,
+  `${IN_BRACES} > Literal[value=/[A-Za-z]/]`,
+  `${IN_BRACES} TemplateElement[value.raw=/[A-Za-z]/]`,
+  'VAttribute[directive=true][key.argument.name=/^(aria-label|hint|label|placeholder|text|title)$/] Literal[value=/^[A-Z]| [a-z]/]',
+]
+const READ_BY_PROGRAMS =
+  'BinaryExpression, SwitchCase, ImportDeclaration, ExportNamedDeclaration, TSLiteralType, MemberExpression, ' +
+  'Property[key.name="fontFamily"], ' +
+  'CallExpression[callee.object.name="api"], CallExpression[callee.property.name=/^(closest|querySelector|querySelectorAll)$/]'
+const inCode = [
+  `:not(${READ_BY_PROGRAMS}) > Literal[value=/^[A-Z][a-z]|^[A-Za-z, ]+ [a-z]/]`,
+  'TemplateElement[value.raw=/[A-Za-z]{2,} [a-z]{2,}/]',
+]
+const forbidden = (selectors) => ['error', ...selectors.map((selector) => ({ selector, message: TEXT }))]
+
 export default ts.config(
   { ignores: ['dist', 'src/api/schema.d.ts'] },
   ...ts.configs.recommended,
@@ -8,6 +29,18 @@ export default ts.config(
   {
     files: ['**/*.vue'],
     languageOptions: { parserOptions: { parser: ts.parser } },
+  },
+  {
+    files: ['src/**/*.vue', 'src/**/*.ts'],
+    ignores: ['src/api/client.ts'],
+    rules: { 'no-restricted-syntax': forbidden(inCode) },
+  },
+  {
+    files: ['src/**/*.vue'],
+    rules: {
+      'vue/no-bare-strings-in-template': ['error', { allowlist: SIGNS }],
+      'vue/no-restricted-syntax': forbidden(inTemplates),
+    },
   },
   {
     rules: {

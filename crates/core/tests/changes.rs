@@ -11,7 +11,7 @@ use lorimant_core::tool::mandrel::{Mandrel, Shape};
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::metal::{Metal, Temper};
 use lorimant_core::words::length::{Habits, LengthUnit, caliper};
-use lorimant_core::words::sentence::Change;
+use lorimant_core::words::sentence::{Change, Choice};
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -295,4 +295,30 @@ fn wire_typed_as_the_count_stays_the_wish_and_the_count_follows() {
     assert_eq!(typed(&larger, Slot::Rings, "40").wish.supply, None);
     let faults = rings().changed(Slot::Rings, &Change::Typed("some".into()), &shop).unwrap_err();
     assert!(faults.0[0].message.contains("whole number of rings"));
+}
+
+/// A step that is put in or left out is offered to be taken back, and the piece is then made as before.
+#[rstest]
+fn what_is_put_in_or_left_out_is_taken_back(
+    #[values("open-ear-wire", "hook-clasp", "shaped-ring")] kind: &str,
+) {
+    let (before, shop) = (usual(kind), bench());
+    let offers = |request: &PatternRequest| request.choices("making", &shop);
+    let mut taken_back = vec![];
+    for offer in offers(&before).into_iter().filter(|offer| offer.possible && !offer.chosen) {
+        let now = offers(&offer.request);
+        let stands =
+            |one: &&Choice<PatternRequest>| one.chosen && one.group == offer.group && one.take_back.is_some();
+        let Some(stands) = now.iter().find(stands) else { continue };
+        assert_ne!(
+            stands.take_back.as_ref(),
+            Some(&stands.label),
+            "it says what stands, not what a press does"
+        );
+        assert_eq!(stands.request, before, "{:?}", stands.take_back);
+        taken_back.push(offer.group.clone());
+    }
+    for way in [None, Some("Anneal along the way"), Some("Leave out")] {
+        assert!(taken_back.iter().any(|group| group.as_deref() == way), "{way:?} of {taken_back:?}");
+    }
 }

@@ -8,7 +8,9 @@ holds-starts-open-at-pulls-open = starts to open at { $first }, pulls open at { 
 offers-then = { $trade } Then: { $figures }
 offers-as-bending-uses-stretch-metal = As it is, bending uses { $used } % of the stretch the metal has left. { $figures }
 offers-anneal-along-way = Anneal along the way
-offers-anneal-before = anneal before “{ $named }”
+offers-anneal-before = anneal before step { $step }, “{ $named }”
+offers-put-back = put “{ $named }” back in
+offers-dont = don’t { $label }
 offers-leave-out = Leave out
 offers-leave-out-2 = leave out “{ $named }”
 

@@ -283,16 +283,22 @@ impl Maker {
     /// When it does not come.
     pub async fn presses_on(&self, wanted: impl Fn(&str) -> bool) -> Result<()> {
         const MOST: usize = 500;
-        const SHOWN: &str = "return ['instruction', 'count'].map((name) => \
-                             document.querySelector(`[data-test=${name}]`)?.innerText ?? '').join(' | ')";
+        // What is to be done and the count of it are looked at together, and only where a press is waited for: the last
+        // press of a step leads on to the next once it is answered, and what was read before that is of the step before.
+        const SHOWN: &str = "const shown = (name) => document.querySelector(`[data-test=${name}]`);
+                             if (!shown('press') || shown('press').disabled) return null;
+                             return ['instruction', 'press'].map((name) => shown(name)?.innerText ?? '')";
+        let mut before = serde_json::Value::Null;
         for _ in 0..MOST {
-            if wanted(&self.text("[data-test=instruction]").await?) {
+            let asks = || async {
+                Ok(Some(self.script(SHOWN).await?).filter(|shown| !shown.is_null() && *shown != before))
+            };
+            let shown = self.wait_for("the next press to be waited for", asks).await?;
+            if shown[0].as_str().is_some_and(&wanted) {
                 return Ok(());
             }
-            let before = self.script(SHOWN).await?;
             self.press(" ").await?;
-            self.until("the press to be counted", || async { Ok(self.script(SHOWN).await? != before) })
-                .await?;
+            before = shown;
         }
         bail!("not there after {MOST} presses")
     }

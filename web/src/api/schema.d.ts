@@ -4383,6 +4383,8 @@ export interface components {
             };
             /** @description The step of the route that it is about, from 1. */
             step_n?: number | null;
+            /** @description What to press to take it back, where it is chosen and can be: an answer to a question only gives way to another. */
+            take_back?: string | null;
         };
         /** @description One choice for a word, and what it would change. */
         Choice_PatternRequest: {
@@ -4431,6 +4433,8 @@ export interface components {
             };
             /** @description The step of the route that it is about, from 1. */
             step_n?: number | null;
+            /** @description What to press to take it back, where it is chosen and can be: an answer to a question only gives way to another. */
+            take_back?: string | null;
         };
         /** @description One choice for a word, and what it would change. */
         Choice_RingRequest: {
@@ -4480,6 +4484,8 @@ export interface components {
             };
             /** @description The step of the route that it is about, from 1. */
             step_n?: number | null;
+            /** @description What to press to take it back, where it is chosen and can be: an answer to a question only gives way to another. */
+            take_back?: string | null;
         };
         /** @description What a wire is wanted for. */
         ChooseRequest: {

@@ -157,7 +157,7 @@ function stands(row: BatchRow) {
       <p v-for="pass in together.passes" :key="pass.named">
         <strong>{{ pass.named }}:</strong>
         <template v-for="(part, i) in pass.of" :key="part.batch"
-          >{{ i ? ', then ' : ' '
+          >{{ i ? t('bench-view-then') : ' '
           }}<router-link :to="`/bench/${part.batch}`">{{
             t('bench-view-of-2', { part: part.n, name: part.name })
           }}</router-link></template
@@ -171,7 +171,7 @@ function stands(row: BatchRow) {
       <h2>{{ t('bench-view-tumble-these-together') }}</h2>
       <p v-for="load in together.loads" :key="load.text + load.of.map((part) => part.batch).join()">
         <template v-for="(part, i) in load.of" :key="part.batch"
-          >{{ i ? ' and ' : ''
+          >{{ i ? t('bench-view-and') : ''
           }}<router-link :to="`/bench/${part.batch}`">{{
             t('bench-view-of-2', { part: part.n, name: part.name })
           }}</router-link></template

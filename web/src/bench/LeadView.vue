@@ -136,8 +136,7 @@ const does = computed(() => {
   if (chain.value) return t('lead-view-in')
 
   if (alone.value) return running.value ? t('lead-view-taken-out') : t('lead-view-start')
-  if (once.value) return 'Done'
-  return all.value === 1 ? 'Done' : t('lead-view-one-more')
+  return once.value || all.value === 1 ? t('lead-view-done-press') : t('lead-view-one-more')
 })
 
 function onward() {
@@ -300,7 +299,7 @@ const clicked = () => (keyed ? undefined : onward())
             data-test="sound"
             @click="sound.on.value = !sound.on.value"
           >
-            {{ sound.on.value ? t('lead-view-sound-on') : 'Sound' }}
+            {{ sound.on.value ? t('lead-view-sound-on') : t('lead-view-sound') }}
           </v-btn>
           <span class="quiet keys">{{ t('lead-view-space-counts-one-backspace-goes') }}</span>
         </div>

@@ -87,7 +87,9 @@ watch(
         }}<input
           v-model="wire"
           class="word"
-          :placeholder="settings.settings.unit === 'inch' ? '18 ga' : '1.2 mm'"
+          :placeholder="
+            settings.settings.unit === 'inch' ? t('backwards-panel-18-ga') : t('backwards-panel-1-2-mm')
+          "
           :aria-label="t('backwards-panel-their-wire')"
           data-test="bag-wire"
         />{{ t('backwards-panel-wire')

@@ -34,7 +34,7 @@ const shownRods = computed(() => (showAll.value ? backwards.rods : backwards.rod
       </li>
     </ol>
     <button v-if="backwards.rods.length > 9" type="button" class="plain link" @click="showAll = !showAll">
-      {{ showAll ? 'fewer' : t('best-rods-all-rods', { rods: backwards.rods.length }) }}
+      {{ showAll ? t('best-rods-fewer') : t('best-rods-all-rods', { rods: backwards.rods.length }) }}
     </button>
   </section>
 </template>

@@ -124,7 +124,7 @@ const files = [
 
 async function take(file: string) {
   if (!chain.draft) return
-  const name = chain.kept?.name || 'Chain'
+  const name = chain.kept?.name || t('chain-view-chain')
   try {
     await exportFile(`/api/chains/export/${file}`, {
       name,
@@ -137,14 +137,14 @@ async function take(file: string) {
 }
 
 const words: Record<ChainSlot, Word> = {
-  chains: { title: t('chain-view-how-many-chains'), hint: 'a count' },
+  chains: { title: t('chain-view-how-many-chains'), hint: t('chain-view-count') },
   length: {
     title: t('chain-view-length-when-worn-with-clasp'),
     hint: t('chain-view-42-cm-16-1-2'),
     length: true,
   },
   weave: { title: t('chain-view-weave'), hint: t('chain-view-byzantine-4-in-1-sheet') },
-  across: { title: t('chain-view-width-in-repeats'), hint: 'a count' },
+  across: { title: t('chain-view-width-in-repeats'), hint: t('chain-view-count') },
   temper: { title: t('chain-view-temper-wire') },
   metal: { title: t('chain-view-metal') },
   size: { title: t('chain-view-size-wire'), hint: t('chain-view-1-2-mm-16-awg'), length: 'of-wire' },
@@ -168,7 +168,7 @@ const words: Record<ChainSlot, Word> = {
     length: true,
     says: t('chain-view-chain-stretches-with-wear-so'),
   },
-  spares: { title: t('chain-view-spare-rings'), hint: 'a count' },
+  spares: { title: t('chain-view-spare-rings'), hint: t('chain-view-count') },
   scrap: { title: t('chain-view-expected-scrap'), hint: '3 %' },
 }
 

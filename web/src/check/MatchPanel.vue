@@ -37,7 +37,7 @@ async function match() {
   try {
     const body = { keys: chosen.value, size: n }
     const params = { path: { id: props.check } }
-    const found = await underWay.follow('Matching', ({ headers, signal }) =>
+    const found = await underWay.follow(t('match-panel-matching'), ({ headers, signal }) =>
       data(api.POST('/api/checks/{id}/pairs', { params, body, headers, signal })),
     )
     if (!found) return

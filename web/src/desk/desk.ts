@@ -60,6 +60,8 @@ export interface Choice<R> {
   group?: string | null
   /** The step of the route that it is about, from 1. */
   step_n?: number | null
+  /** What to press to take it back, where it is chosen and can be. */
+  take_back?: string | null
   /** Whether the program advises it. */
   advised?: boolean
 }

@@ -16,7 +16,7 @@ const props = defineProps<{
 const opened = ref<string | null>(null)
 
 const titles: Record<Figure['question'], string> = {
-  cut: 'Cut',
+  cut: t('figure-column-cut'),
   'in-your-hand': t('figure-column-in-your-hand'),
   'on-the-rod': t('figure-column-on-rod'),
   'off-the-spool': t('figure-column-off-spool'),

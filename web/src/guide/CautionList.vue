@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { t } from '../text'
 const cautions = [
-  ['Eyes', t('caution-list-every-cut-wire-end-hammer')],
-  ['Rotation', t('caution-list-drill-or-powered-winder-pulls')],
+  [t('caution-list-eyes'), t('caution-list-every-cut-wire-end-hammer')],
+  [t('caution-list-rotation'), t('caution-list-drill-or-powered-winder-pulls')],
   [t('caution-list-fire-fumes'), t('caution-list-fireproof-surface-fresh-air-extinguisher')],
-  ['Pickle', t('caution-list-acid-into-water-lid-on')],
+  [t('caution-list-pickle'), t('caution-list-acid-into-water-lid-on')],
   [t('caution-list-skin-ears'), t('caution-list-nickel-for-some-people-copper')],
   [t('caution-list-small-parts'), t('caution-list-rings-can-be-swallowed-keep')],
   [t('caution-list-dust-noise'), t('caution-list-dont-breathe-in-filing-sanding')],
-  ['Hands', t('caution-list-straight-wrists-rests-short-sessions')],
+  [t('caution-list-hands'), t('caution-list-straight-wrists-rests-short-sessions')],
 ]
 const methods = [
   [

@@ -1,18 +1,10 @@
 <script setup lang="ts" generic="R extends object">
 import { t } from '../text'
-import { computed } from 'vue'
 import type { Choice } from '../desk/desk'
 
 /** One thing that can be changed about a route, with what comes of it. */
 const { choice } = defineProps<{ choice: Choice<R> }>()
 const emit = defineEmits<{ choose: [choice: Choice<R>] }>()
-
-const label = computed(() => {
-  const { label, chosen, group } = choice
-  // An answer to a question is in force; a step put in or left out can be taken back.
-  if (!chosen || (group && !choice.step_n && !label.startsWith('leave out'))) return label
-  return label.startsWith('leave out') ? label.replace('leave out', 'do again') : `don’t ${label}`
-})
 </script>
 
 <template>
@@ -26,10 +18,8 @@ const label = computed(() => {
     @click="emit('choose', choice)"
   >
     <span
-      >{{ label
-      }}<span v-if="choice.chosen && choice.group && label === choice.label" class="quiet">
-        {{ t('offer-line-now') }}</span
-      ></span
+      >{{ choice.take_back ?? choice.label
+      }}<span v-if="choice.chosen && !choice.take_back" class="quiet"> {{ t('offer-line-now') }}</span></span
     >
     <span class="effect" :class="{ stop: !choice.possible, watch: choice.advised }">{{ choice.effect }}</span>
   </button>

@@ -3,7 +3,7 @@ import type { PatternKind } from '../api/client'
 import type { Word } from '../desk/desk'
 
 const common: Record<string, Word> = {
-  pieces: { title: t('words-how-many'), hint: 'a count' },
+  pieces: { title: t('words-how-many'), hint: t('words-count') },
   kind: { title: t('words-which-finding') },
   temper: { title: t('words-temper-wire') },
   metal: { title: t('words-metal') },
@@ -14,7 +14,7 @@ const common: Record<string, Word> = {
   hand: { title: t('words-which-way-round') },
 }
 
-const hints = { mm: '2.5, 3/32 in', deg: 'degrees, 18', turns: '2.5, 2 1/2' } as const
+const hints = { mm: t('words-mm'), deg: t('words-degrees'), turns: t('words-turns') } as const
 
 /** What a word of a pattern's sentence is called and how it is typed. */
 export function wordOf(slot: string, kind: PatternKind | undefined): Word {

@@ -74,7 +74,7 @@ const files = [
 
 async function take(file: string) {
   if (!plan.draft) return
-  const name = plan.kept?.name || 'Rings'
+  const name = plan.kept?.name || t('rings-view-rings')
   try {
     await exportFile(`/api/rings/export/${file}`, {
       name,
@@ -87,7 +87,7 @@ async function take(file: string) {
 }
 
 const words: Record<Slot, Word> = {
-  rings: { title: t('rings-view-how-many-rings'), hint: 'a count' },
+  rings: { title: t('rings-view-how-many-rings'), hint: t('rings-view-count') },
   temper: { title: t('rings-view-temper-wire') },
   metal: { title: t('rings-view-metal') },
   section: { title: t('rings-view-section-wire') },

@@ -1,3 +1,4 @@
+import { t } from '../text'
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import { api, data, sentenceOf } from '../api/client'
@@ -39,7 +40,7 @@ export const useNotice = defineStore('notice', () => {
       try {
         const answer = await data(api.POST('/api/undo/{batch}', { params: { path: { batch } } }))
         await refresh()
-        did('Undone.', answer.undo, refresh)
+        did(t('notice-undone'), answer.undo, refresh)
       } catch (thrown) {
         fail(thrown)
       }

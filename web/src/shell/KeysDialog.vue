@@ -9,17 +9,17 @@ const open = ref(false)
 
 const keys = [
   ['/', t('keys-dialog-go-ask-line')],
-  ['Tab', t('keys-dialog-move-from-word-word-in')],
+  [t('keys-dialog-tab'), t('keys-dialog-move-from-word-word-in')],
   ['↑ ↓', t('keys-dialog-on-word-change-by-0')],
-  ['Enter', t('keys-dialog-on-word-open-its-choices')],
+  [t('keys-dialog-enter'), t('keys-dialog-on-word-open-its-choices')],
   [t('keys-dialog-letters-digits'), t('keys-dialog-on-word-type-in-its')],
   ['[ ]', t('keys-dialog-rings-coil-on-rod-sprung')],
-  ['Enter', t('keys-dialog-on-dimension-drawing-type-its')],
+  [t('keys-dialog-enter'), t('keys-dialog-on-dimension-drawing-type-its')],
   [t('keys-dialog-ctrl-z-ctrl-y'), t('keys-dialog-undo-redo-change-plan-or')],
-  ['Ctrl S', t('keys-dialog-save-plan-or-finding')],
+  [t('keys-dialog-ctrl-s'), t('keys-dialog-save-plan-or-finding')],
   [t('keys-dialog-space-enter'), t('keys-dialog-bench-one-more-piece-done')],
   ['t', t('keys-dialog-bench-winding-one-more-turn')],
-  ['Esc', t('keys-dialog-close-what-open')],
+  [t('keys-dialog-esc'), t('keys-dialog-close-what-open')],
   ['?', t('keys-dialog-this-list')],
 ]
 

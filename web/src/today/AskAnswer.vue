@@ -69,6 +69,7 @@ const opens = {
   fix: t('ask-line-fix-problem'),
   match: t('ask-line-match-lost-piece'),
 }
+const opening = computed(() => opens[answer.opens ?? 'rings'])
 /** Views that need no piece. */
 const helps: Partial<Record<string, string>> = { fix: '/measure/fix', match: '/orders/stock' }
 /** What is compared or priced is not made yet. */
@@ -230,10 +231,10 @@ function print() {
       color="primary"
       data-test="ask-help"
       @click="use"
-      >{{ opens[answer.opens!] }}</v-btn
+      >{{ opening }}</v-btn
     >
     <v-btn v-if="piece" variant="flat" color="primary" data-test="use-answer" @click="use">
-      {{ opens[answer.opens ?? 'rings'] }}
+      {{ opening }}
     </v-btn>
     <v-btn
       v-for="one in answer.found"

@@ -150,7 +150,7 @@ async function takeBack(batch: number, sentence: string) {
           <strong class="num">{{
             row.left > 0
               ? t('today-view-ready-in', { left: spanOf(row.left), readyat: clock(row.ready_at!) })
-              : 'ready'
+              : t('today-view-ready')
           }}</strong>
         </p>
       </section>

@@ -39,8 +39,9 @@ const fields = computed(() =>
     {
       key: 'diameter_mm',
       label:
-        { round: 'Diameter', oval: t('rod-dialog-long-axis') }[shape.value as 'round' | 'oval'] ??
-        t('rod-dialog-across-flats'),
+        { round: t('rod-dialog-diameter'), oval: t('rod-dialog-long-axis') }[
+          shape.value as 'round' | 'oval'
+        ] ?? t('rod-dialog-across-flats'),
       hint: '5, 5 mm, 3/16"',
     },
     shape.value === 'oval' && {
@@ -53,11 +54,11 @@ const fields = computed(() =>
       label: t('rod-dialog-rounding-its-corners'),
       hint: t('rod-dialog-0-3-mm-if-left'),
     },
-    { key: 'length_mm', label: t('rod-dialog-length'), hint: 'left out: as long as any coil needs' },
+    { key: 'length_mm', label: t('rod-dialog-length'), hint: t('rod-dialog-length-hint') },
     {
       key: 'usable_mm',
       label: t('rod-dialog-length-that-can-be-wound'),
-      hint: 'left out: its length less a 25 mm grip',
+      hint: t('rod-dialog-usable-hint'),
     },
   ].filter((field) => field !== false),
 )

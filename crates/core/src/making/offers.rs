@@ -64,6 +64,14 @@ fn methods<R: Routed>(request: &R, workshop: &Workshop) -> Vec<Choice<R>> {
     offers
 }
 
+/// A step that is put in, or taken out again once it is in: that is always possible.
+pub(crate) fn put_in<R>(label: String, effect: String, chosen: bool, possible: bool, other: R) -> Choice<R> {
+    Choice {
+        take_back: chosen.then(|| text!("offers-dont", label)),
+        ..Choice::of(label, effect, chosen, possible || chosen, other)
+    }
+}
+
 /// An anneal before each bend, proposed where the bend would take most of what the metal has left.
 fn anneals<R: Routed>(request: &R, made: &Made, workshop: &Workshop) -> Vec<Choice<R>> {
     let mut counted: Vec<Operation> = vec![];
@@ -85,11 +93,11 @@ fn anneals<R: Routed>(request: &R, made: &Made, workshop: &Workshop) -> Vec<Choi
             group: Some(text!("offers-anneal-along-way").to_owned()),
             step_n: Some(step.step_n),
             advised: used > WATCH_STRAIN && possible && !chosen,
-            ..Choice::of(
-                text!("offers-anneal-before", named = step.named),
+            ..put_in(
+                text!("offers-anneal-before", step = step.step_n, named = step.named),
                 effect,
                 chosen,
-                possible || chosen,
+                possible,
                 other,
             )
         });
@@ -107,6 +115,7 @@ fn left_out<R: Routed>(request: &R, made: &Made, workshop: &Workshop) -> Vec<Cho
         Choice {
             group: Some(text!("offers-leave-out").to_owned()),
             step_n,
+            take_back: chosen.then(|| text!("offers-put-back", named)),
             ..Choice::of(text!("offers-leave-out-2", named), effect, chosen, possible || chosen, other)
         }
     };

@@ -66,8 +66,7 @@ impl PatternRequest {
         let offers = offers.into_iter().map(|(label, operation, request)| {
             let chosen = self.route.puts_in(operation);
             let (possible, effect) = offers::tried(&request, workshop);
-            // What is in can always be taken out again.
-            Choice::of(label.to_owned(), effect, chosen, possible || chosen, request)
+            offers::put_in(label.to_owned(), effect, chosen, possible, request)
         });
         offers.chain(offers::of(self, workshop)).collect()
     }

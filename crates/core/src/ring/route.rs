@@ -292,8 +292,7 @@ impl RingRequest {
         .into_iter()
         .map(|(label, chosen, request)| {
             let (possible, effect) = offers::tried(&request, workshop);
-            // What is in can always be taken out again.
-            Choice::of(label, effect, chosen, possible || chosen, request)
+            offers::put_in(label, effect, chosen, possible, request)
         })
         .chain(offers::of(self, workshop))
         .collect()

@@ -50,6 +50,9 @@ pub struct Choice<R> {
     /// The step of the route that it is about, from 1.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub step_n: Option<usize>,
+    /// What to press to take it back, where it is chosen and can be: an answer to a question only gives way to another.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub take_back: Option<String>,
     /// Whether the program advises it.
     #[serde(skip_serializing_if = "std::ops::Not::not")]
     pub advised: bool,
@@ -60,7 +63,8 @@ pub struct Choice<R> {
 impl<R> Choice<R> {
     /// A choice for a word.
     pub(crate) fn of(label: String, effect: String, chosen: bool, possible: bool, request: R) -> Self {
-        Self { label, effect, chosen, possible, group: None, step_n: None, advised: false, request }
+        let (group, step_n, take_back, advised) = (None, None, None, false);
+        Self { label, effect, chosen, possible, group, step_n, take_back, advised, request }
     }
 }
 

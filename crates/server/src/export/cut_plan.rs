@@ -120,10 +120,12 @@ fn strip(
         }
         x += width;
     }
-    page.rect("rest", (x, top), (cut.offcut_mm * scale, 3.6), &lightened(colour, 0.65));
-    let lost = cut.scrap_mm * scale;
+    let (left, lost) = (cut.offcut_mm * scale, cut.scrap_mm * scale);
+    if left > 0.0 {
+        page.rect("rest", (x, top), (left, 3.6), &lightened(colour, 0.65));
+    }
     if lost > 0.0 {
-        page.rect("scrap", (x + cut.offcut_mm * scale, top), (lost, 3.6), "#9e3527");
+        page.rect("scrap", (x + left, top), (lost, 3.6), "#9e3527");
     }
     page.paragraph(STRIP_LEFT, top + 8.0, Type::sans(3.4), RIGHT - STRIP_LEFT, &cut.text) + 3.0
 }

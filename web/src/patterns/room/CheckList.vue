@@ -13,7 +13,11 @@ const emit = defineEmits<{ point: [segment: number | null] }>()
 const all = ref(false)
 const pressing = computed(() => props.checks.filter((check) => !check.ok))
 const well = computed(() => props.checks.filter((check) => check.ok))
-const marks = { stop: 'Stop', watch: 'Watch', note: t('check-list-note') } as const
+const marks = {
+  stop: t('check-list-stop'),
+  watch: t('check-list-watch'),
+  note: t('check-list-note'),
+} as const
 </script>
 
 <template>

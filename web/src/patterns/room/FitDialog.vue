@@ -26,7 +26,7 @@ const groups = computed(() => [
     legend: t('fit-dialog-from-what-you-have'),
     fields: [
       { key: 'cut_mm', label: t('fit-dialog-cut-length-flush-flush'), hint: t('fit-dialog-2-in-50-mm') },
-      { key: 'plier', label: t('fit-dialog-pliers'), hint: 'a name under Tools, or two jaws: 5/7' },
+      { key: 'plier', label: t('fit-dialog-pliers'), hint: t('fit-dialog-name-under-tools-or-two') },
       { key: 'jaw_mm', label: t('fit-dialog-jaw-mark-from-tip'), hint: t('fit-dialog-for-tapered-jaws') },
     ],
   },

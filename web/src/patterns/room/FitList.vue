@@ -9,7 +9,7 @@ defineProps<{ fits: Fit[] }>()
 <template>
   <ul class="fits" data-test="fits">
     <li v-for="fit in fits" :key="fit.text" :class="{ watch: !fit.ok }">
-      <b>{{ fit.ok ? 'Fits.' : t('fit-list-doesnt-fit') }}</b> {{ fit.text }}
+      <b>{{ fit.ok ? t('fit-list-fits') : t('fit-list-doesnt-fit') }}</b> {{ fit.text }}
     </li>
     <li v-if="!fits.length">{{ t('fit-list-neither-two-has-opening-other') }}</li>
   </ul>

@@ -150,7 +150,7 @@ async function attempt(work: Promise<unknown> | undefined) {
 
 function take(file: string) {
   if (!pattern.draft) return
-  const name = pattern.kept?.name || kind.value?.name || 'Pattern'
+  const name = pattern.kept?.name || kind.value?.name || t('room-view-finding')
   const record = { name, note: pattern.kept?.note ?? '', request: pattern.draft }
   return attempt(exportFile(`/api/findings/export/${file}`, record))
 }

@@ -228,7 +228,7 @@ function edit() {
               name="typed"
               :also="['length_mm']"
               :label="t('lot-panel-how-much-length-or-weight')"
-              :placeholder="kind === 'corrected' ? '-120 mm, +2 g' : t('lot-panel-120-mm-5-ft-2')"
+              :placeholder="kind === 'corrected' ? t('lot-panel-signed') : t('lot-panel-120-mm-5-ft-2')"
               autofocus
               data-test="movement-amount"
             />
@@ -242,9 +242,9 @@ function edit() {
         <form v-else-if="doing === 'weigh'" class="doing" novalidate @submit.prevent="bookWeight">
           <p class="quiet">
             {{
-              t('lot-panel-put-on-scale-with-its', {
-                tareg: lot.record.tare_g ? ` (empty: ${grams(lot.record.tare_g)})` : '',
-              })
+              lot.record.tare_g
+                ? t('lot-panel-put-on-scale-with-its-spool', { tareg: grams(lot.record.tare_g) })
+                : t('lot-panel-put-on-scale')
             }}<template v-if="simulated">{{ t('lot-panel-this-simulated-scale-that-comes') }}</template>
           </p>
           <div class="fields">

@@ -8,6 +8,8 @@ backwards-panel-5-mm = 5 mm
 backwards-panel-inside-rings = Inside of the rings
 backwards-panel-inside = { " " }inside, of{ " " }
 backwards-panel-their-wire = Their wire
+backwards-panel-18-ga = 18 ga
+backwards-panel-1-2-mm = 1.2 mm
 backwards-panel-wire = { " " }wire{ " " }
 backwards-panel-how-long = How long?
 backwards-panel-by-thickness = By thickness
@@ -25,6 +27,7 @@ best-rods-you-have-no-round-rods = You have no round rods listed.{ " " }
 best-rods-add-your-rods = Add your rods
 best-rods-rank-them-here = { " " }to rank them here.
 best-rods-all-rods = all { $rods } rods
+best-rods-fewer = fewer
 
 ## chain-stage
 
@@ -52,6 +55,7 @@ chain-view-can-be-imported-again = can be imported again
 chain-view-weave-json = Weave, JSON
 chain-view-rings-links-for-another-workshop = rings and links, for another workshop
 chain-view-how-many-chains = How many chains
+chain-view-count = a count
 chain-view-length-when-worn-with-clasp = Length when worn, with the clasp
 chain-view-42-cm-16-1-2 = 42 cm, 16 1/2 in
 chain-view-weave = The weave

@@ -175,6 +175,7 @@ lots-view-looks-wrong-measure-again-or = , looks wrong: measure it again, or set
 ## match-panel
 
 match-panel-not-number-pieces-enter-2 = “{ $size }” is not a number of pieces. Enter 2 for pairs.
+match-panel-matching = Matching
 match-panel-match-pairs = Match pairs
 match-panel-sets = Sets of{ " " }
 match-panel-pieces-in-set = Pieces in a set

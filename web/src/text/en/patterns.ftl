@@ -36,6 +36,8 @@ blank-strip-strip-one-blank-folded-in = The strip: one blank, folded in its midd
 ## check-list
 
 check-list-note = Note
+check-list-stop = Stop
+check-list-watch = Watch
 check-list-check-passed = check passed
 check-list-checks-passed = checks passed
 
@@ -49,6 +51,7 @@ fit-dialog-from-what-you-have = From what you have
 fit-dialog-cut-length-flush-flush = Cut length, flush to flush
 fit-dialog-2-in-50-mm = 2 in, 50 mm
 fit-dialog-pliers = Pliers
+fit-dialog-name-under-tools-or-two = a name under Tools, or two jaws: 5/7
 fit-dialog-jaw-mark-from-tip = Jaw mark, from the tip
 fit-dialog-for-tapered-jaws = for tapered jaws
 fit-dialog-done = Done. { $changes }.
@@ -59,6 +62,7 @@ fit-dialog-enter-size-you-want-free = Enter the size you want, and the free leng
 ## fit-list
 
 fit-list-doesnt-fit = Doesn’t fit.
+fit-list-fits = Fits.
 fit-list-neither-two-has-opening-other = Neither of the two has an opening the other could go into.
 
 ## mate-dialog
@@ -135,6 +139,10 @@ wire-dialog-size = Size
 ## words
 
 words-how-many = How many
+words-count = a count
+words-mm = 2.5, 3/32 in
+words-degrees = degrees, 18
+words-turns = 2.5, 2 1/2
 words-which-finding = Which finding
 words-temper-wire = Temper of the wire
 words-metal = Metal

@@ -27,6 +27,8 @@ rings-view-one-line-for-table = one line for a table
 rings-view-plan-json = Plan, JSON
 rings-view-can-be-imported-again = can be imported again
 rings-view-how-many-rings = How many rings
+rings-view-count = a count
+rings-view-rings = Rings
 rings-view-temper-wire = Temper of the wire
 rings-view-metal = Metal
 rings-view-section-wire = Section of the wire
@@ -45,7 +47,6 @@ rings-view-5-mm-3-16-in = 5 mm, 3/16 in dowel, 6 mm hexagonal rod
 rings-view-how-coil-cut = How the coil is cut
 rings-view-saw-blade = Saw blade
 rings-view-ring-size-wanted = Ring size wanted
-rings-view-rings = Rings
 rings-view-plan = plan
 rings-view-loading-plan = Loading the plan…
 

@@ -51,6 +51,10 @@ keys-dialog-move-from-word-word-in = Move from word to word in the sentence
 keys-dialog-on-word-change-by-0 = On a word: change it by 0.1 mm or 1/64 in, one gauge, one piece, or the next choice
 keys-dialog-on-word-open-its-choices = On a word: open its choices
 keys-dialog-letters-digits = letters, digits
+keys-dialog-tab = Tab
+keys-dialog-enter = Enter
+keys-dialog-ctrl-s = Ctrl S
+keys-dialog-esc = Esc
 keys-dialog-on-word-type-in-its = On a word: type in its place
 keys-dialog-rings-coil-on-rod-sprung = Rings: coil on the rod, sprung open, plot by temper. Findings: one step back or on
 keys-dialog-on-dimension-drawing-type-its = On a dimension of a drawing: type its length
@@ -84,6 +88,7 @@ not-found-view-go-today = Go to Today
 
 ## notice-bar
 
+notice-undone = Undone.
 notice-bar-undo = Undo
 notice-bar-close = Close
 

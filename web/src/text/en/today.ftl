@@ -45,6 +45,7 @@ today-view-on-bench = On the bench:{ " " }
 today-view-next = , next { $next }
 today-view-on-its-own = Running by itself
 today-view-ready-in = ready in { $left }, { $readyat }
+today-view-ready = ready
 today-view-will-be-late = Will be late
 today-view-more = And { $late } more.
 today-view-see-what-would-help = See what would help
