@@ -16,9 +16,14 @@ const READ_BY_PROGRAMS =
   'BinaryExpression, SwitchCase, ImportDeclaration, ExportNamedDeclaration, TSLiteralType, MemberExpression, ' +
   'Property[key.name="fontFamily"], ' +
   'CallExpression[callee.object.name="api"], CallExpression[callee.property.name=/^(closest|querySelector|querySelectorAll)$/]'
+const KEYS = '/^(align|field|file|id|key|kind|length|of|position|slot|test|type|value|word)$/'
 const inCode = [
+  'Property[key.name=/^(hint|label|legend|says|text|title)$/] > Literal.value[value=/[a-z]{3}/]',
   `:not(${READ_BY_PROGRAMS}) > Literal[value=/^[A-Z][a-z]|^[A-Za-z, ]+ [a-z]/]`,
   'TemplateElement[value.raw=/[A-Za-z]{2,} [a-z]{2,}/]',
+  // A single small word is told from a key by the texts it stands beside.
+  `ObjectExpression:has(> Property:has(> CallExpression[callee.name="t"])) > Property:not([key.name=${KEYS}]) > Literal.value[value=/^[a-z ]{3,}$/]`,
+  `:matches(ConditionalExpression, LogicalExpression):has(> CallExpression[callee.name="t"]) > Literal[value=/[a-z]/]`,
 ]
 const forbidden = (selectors) => ['error', ...selectors.map((selector) => ({ selector, message: TEXT }))]
 

@@ -59,6 +59,11 @@ export default createVuetify({
     VBtn: { variant: 'text', color: undefined, rounded: 'sm' },
     VTextField: { variant: 'underlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
     VTextarea: { variant: 'underlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
+    VCheckboxBtn: { density: 'compact', color: 'primary' },
+    VRadioGroup: { density: 'compact', hideDetails: true, color: 'primary' },
+    VTable: { density: 'compact' },
+    // All of a list at once: what is long is filtered, not turned over.
+    VDataTable: { density: 'compact', hideDefaultFooter: true, itemsPerPage: -1 },
     VSelect: { variant: 'underlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
     VCard: { flat: true, rounded: 'sm' },
   },

@@ -1,10 +1,10 @@
 //! Choosing a wire: every figure is the core's own, what cannot serve is left out, and laws of the ranking.
-#![allow(clippy::unwrap_used, missing_docs)]
+#![allow(clippy::unwrap_used, clippy::panic, missing_docs)]
 
 use crate::common::usual;
 use lorimant_core::pattern::Worn;
 use lorimant_core::piece::Piece;
-use lorimant_core::rack::choose::{ChooseRequest, Choosing, Finish, Joined, Maker, WireCandidate};
+use lorimant_core::rack::choose::{ChooseRequest, Choosing, Finish, Joined, Maker, Use, WireCandidate};
 use lorimant_core::rack::stock::price::{OnRack, Rack};
 use lorimant_core::rack::stock::scrap::MetalPrice;
 use lorimant_core::ring::RingRequest;
@@ -27,15 +27,7 @@ fn rings() -> RingRequest {
 }
 
 fn wish(purpose: Piece) -> ChooseRequest {
-    ChooseRequest {
-        purpose,
-        worn: None,
-        bears_n: 0.0,
-        finish: Finish::Left,
-        joined: Joined::Not,
-        maker: Maker::Confident,
-        most_each: None,
-    }
+    ChooseRequest::of(purpose)
 }
 
 fn of_metals() -> Vec<MetalPrice> {
@@ -429,4 +421,46 @@ fn a_maker_would_agree() {
     }
     assert_eq!(asked, 60);
     assert!(agreed >= 57, "{agreed} of {asked}\n{}", wrong.join("\n"));
+}
+
+/// Thirty questions by use and by what matters, each with the metals and tempers that an experienced maker would take:
+/// written before the ranking was looked at. At most two have another wire first.
+#[test]
+fn a_maker_would_take_it_for_this() {
+    let (mut asked_n, mut wrong) = (0, vec![]);
+    for line in include_str!("tables/uses.tsv").lines().filter(|line| !line.starts_with('#')) {
+        let fields: Vec<&str> = line.split('\t').collect();
+        let [wanted, matters, metals, tempers] = fields[..] else { panic!("{line}") };
+        let asked = wanted.parse::<Use>().unwrap().request();
+        let asked = ChooseRequest { matters: matters.parse().ok().or(asked.matters), ..asked };
+        let found = asked.choose(&Rack::default(), &Workshop::default()).unwrap();
+        let three: Vec<&str> = found.candidates.iter().take(3).map(|one| one.label.as_str()).collect();
+        let first = &found.candidates[0];
+        let taken = metals.split(' ').any(|metal| metal == first.wire.metal.word())
+            && tempers.split(' ').any(|temper| temper == first.wire.temper.word());
+        asked_n += 1;
+        if !taken {
+            wrong.push(format!("{wanted}, {matters}: {three:?}"));
+        }
+        if let Some(hole_mm) = asked.hole_mm {
+            assert!(found.candidates.iter().all(|one| one.wire.size_mm < hole_mm), "{three:?}");
+            assert!(first.wire.size_mm > 0.8 * hole_mm, "{three:?}");
+        }
+    }
+    assert_eq!(asked_n, 30);
+    assert!(wrong.len() <= 2, "{}", wrong.join("\n"));
+}
+
+/// Through a bead's hole goes what is thinner than it, square wire by its corners; and it is said.
+#[test]
+fn what_does_not_go_through_the_hole_is_not_offered() {
+    let mut request = usual("eye-pin");
+    request.wire.section = Section::Square;
+    let asked = ChooseRequest { hole_mm: Some(1.0), ..wish(Piece::Finding(request)) };
+    let found = asked.choose(&Rack::default(), &Workshop::default()).unwrap();
+    assert!(!found.candidates.is_empty());
+    for one in &found.candidates {
+        assert!(one.wire.size_mm * std::f64::consts::SQRT_2 < 1.0, "{}", one.label);
+        assert!(one.reasons.iter().any(|text| text == "Goes through a hole of 1 mm."), "{:?}", one.reasons);
+    }
 }

@@ -4,9 +4,44 @@ choose-load-hold = load to hold
 choose-no-load-given-for-they = No load is given for { $name }: they don't open the way a ring or a hook does.
 choose-wires-too-many-compare-choose = { $wires } wires are too many to compare. Choose 1 to { $MOST_COMPARED }.
 
+## choose-wish
+
+choose-hole = hole
+choose-hole-told = { $passes ->
+    [true] Goes through a hole of { $hole }.
+   *[other] Too thick for a hole of { $hole }.
+}
+choose-wish-silver-look = { $well ->
+    [true] Looks like silver.
+   *[other] Does not look like silver.
+}
+choose-wish-price = { $well ->
+    [true] Costs little.
+   *[other] Costs many times what copper costs.
+}
+choose-wish-no-tarnish = { $well ->
+    [true] Does not tarnish.
+   *[other] { $slowly ->
+        [true] Tarnishes slowly.
+       *[other] Tarnishes.
+    }
+}
+choose-wish-keeps-shape = { $well ->
+    [true] Springy: keeps its shape.
+   *[other] Bends out of shape sooner than spring wire.
+}
+
+choose-wish-springs = { $well ->
+    [true] Springs back from far.
+   *[other] Does not spring back from far enough.
+}
+
 ## choose-weigh
 
 choose-weigh-contains-nickel-not-against-skin = Contains nickel: not against skin, not in an ear.
+choose-weigh-irritates-sensitive-skin = Contains nickel or copper that sensitive ears and skin may not bear.
+choose-weigh-sensitive-may-not-bear-it = Sensitive ears and skin may not bear it: try it first.
+choose-weigh-seldom-sold = Seldom sold { $temper }: ask for it.
 choose-weigh-rusts-against-skin = Rusts against skin.
 choose-weigh-does-not-fuse-itself-ways = Does not fuse to itself. Ways to join it: { $metal }.
 choose-weigh-not-soldered-at-bench-ways = Not soldered at the bench. Ways to join it: { $metal }.
@@ -35,9 +70,9 @@ choose-weigh-wire-costs-piece = The wire costs { $cost } a piece.
 choose-weigh-joined-pulls-out-shape-at = Joined: pulls out of shape at about { $now }.
 choose-weigh-not-strong-enough-joined-but = Not strong enough: joined, but pulls out of shape at about { $now }.
 choose-weigh-opens-at-about-as-made = Opens at about { $holds_n } as made, { $holds_hardened_n } after tumbling
-choose-weigh-strong-enough-for-you-need = { $holds }: strong enough for the { $asked } you need.
-choose-weigh-strong-enough-for-you-need-only = { $holds }: strong enough for the { $asked } you need only once hardened.
-choose-weigh-not-strong-enough-for-you = { $holds }: not strong enough for the { $asked } you need.
+choose-weigh-strong-enough-for-you-need = Strong enough for the { $asked } you need. { $holds }.
+choose-weigh-strong-enough-for-you-need-only = Strong enough for the { $asked } you need only once hardened. { $holds }.
+choose-weigh-not-strong-enough-for-you = Not strong enough for the { $asked } you need. { $holds }.
 choose-weigh-opens-at-as-made-after = { " " }opens at { $holds_n } as made and { $holds_hardened_n } after tumbling,
 choose-weigh-effort-springs-back = effort { $effort },{ $load } springs back { $springs } %
 choose-weigh-start-soft-or-half-hard = Start soft or half-hard?
@@ -266,6 +301,27 @@ joined-soldered = soldered
 maker = maker
 maker-practising = for practice
 maker-confident = by a confident hand
+
+## use
+
+use = use
+use-ear-wires = everyday ear wires
+use-sensitive-ears = ear wires for sensitive ears
+use-heavy-clasp = a clasp for a heavy necklace
+use-chain-links = chain links
+use-fine-beads = beads with a fine hole
+use-practice = practice
+use-fusing = fused rings
+use-memory-coil = a springy bracelet coil
+
+## matters
+
+matters = what matters most
+matters-silver-look = a silver look
+matters-price = a low price
+matters-keeps-shape = that it keeps its shape
+matters-easy-to-bend = that it bends easily
+matters-no-tarnish = that it does not tarnish
 
 ## stock-kind
 

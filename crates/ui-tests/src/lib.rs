@@ -111,6 +111,24 @@ impl Maker {
         self.until(&format!("{label} at {css}"), || async { Ok(self.script(&script).await.is_ok()) }).await
     }
 
+    /// Opens a list of the component library and picks what is called so.
+    ///
+    /// # Errors
+    /// When it is not there.
+    pub async fn picks(&self, css: &str, label: &str) -> Result<()> {
+        self.click(&format!("{css} .v-field")).await?;
+        self.until(&format!("{label} at {css}"), || async {
+            let script = format!(
+                "const line = [...document.querySelectorAll('[role=option]')]
+                    .find((one) => one.innerText.trim() === {label:?} && one.checkVisibility());
+                 line?.click();
+                 return !!line"
+            );
+            Ok(self.script(&script).await? == true)
+        })
+        .await
+    }
+
     /// Waits until a list shows a choice.
     ///
     /// # Errors

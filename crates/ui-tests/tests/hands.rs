@@ -231,7 +231,9 @@ fn something_is_picked_cut_and_booked_by_keyboard_alone() -> Result<()> {
         tab_to(maker, "[data-test=tick-all]", 40).await?;
         maker.press(Key::Enter + "").await?;
         maker
-            .until("something ticked", || async { Ok(maker.count("[data-test=tick]:checked").await? > 0) })
+            .until("something ticked", || async {
+                Ok(maker.count("[data-test=tick] input:checked").await? > 0)
+            })
             .await?;
         maker.press(Key::Shift + Key::Tab).await?;
         ensure!(has_focus(maker, "[data-test=book-cuts]").await?, "booking is not beside ticking");

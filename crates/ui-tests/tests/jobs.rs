@@ -51,7 +51,7 @@ async fn decide(maker: &Maker, decision: Decision) -> Result<()> {
 #[case::cracked_wire(&[Ask("my wire cracked"), Enter], "main", "Fix a problem")]
 #[case::a_lost_earring(&[Ask("lost one earring"), Enter, Press("[data-test=match-lost]")], "[data-test=single-long]", "")]
 #[case::a_price(&[Ask("cost of 24 pairs hooks 20 ga sterling"), Enter], "[data-test=cost-sentence]", "")]
-#[case::a_strong_clasp(&[Ask("which wire for a hook clasp"), Enter], "[data-test=candidates]", "hold")]
+#[case::a_strong_clasp(&[Ask("which wire for a hook clasp"), Enter], "[data-test=candidates]", "Strong enough")]
 #[case::an_order_due_friday(&[Reach("nav a[href='/orders']")], "[data-test=order]", "due")]
 #[case::what_to_buy(&[Reach("nav a[href='/wire']")], "[data-test=buying-list]", "short")]
 #[case::a_spool_comes_in(&[Press("nav a[href='/wire']"), Press("[data-test=receive]")], "[data-test=listing]", "")]
@@ -63,7 +63,7 @@ async fn decide(maker: &Maker, decision: Decision) -> Result<()> {
 #[case::what_to_cut_from(&[Press("nav a[href='/wire']"), Press("a[href='/wire/cutting-plan']")], "[data-test=wire-plan]", "")]
 #[case::how_a_spool_springs(&[Press("nav a[href='/measure']"), Press("a[href='/measure/springback']")], "[data-test=lot-known]", "")]
 #[case::to_another_computer(&[Press("[data-test=settings]")], "[data-test=back-up]", "")]
-#[case::inches(&[Press("[data-test=settings]"), Press("input[name=unit][value=inch]")], "input[name=unit][value=inch]:checked", "")]
+#[case::inches(&[Press("[data-test=settings]"), Press("[data-choice=inch]")], "[data-choice=inch] input:checked", "")]
 fn a_job_takes_three_decisions_at_most(
     #[case] decisions: &'static [Decision],
     #[case] at: &'static str,

@@ -134,7 +134,7 @@ fn a_finding_is_led_by_touch_and_a_method_changes_its_route() -> Result<()> {
         maker.sees(STEPS, "flush at the mark").await?;
         // And for the whole workshop.
         maker.open("/tools").await?;
-        maker.click("[data-test=method-flat_to-spool]").await?;
+        maker.click("[data-test=method-flat_to-spool] input").await?;
         maker.sees("[data-test=notice]", "Noted").await?;
         maker.open("/findings/piece?kind=s-link").await?;
         maker.sees(STEPS, "flush at the mark").await?;
@@ -142,7 +142,7 @@ fn a_finding_is_led_by_touch_and_a_method_changes_its_route() -> Result<()> {
         maker.open("/tools").await?;
         maker.click("[data-test=edit-gear]").await?;
         maker.sees("[data-test=keep-gear]", "Save").await?;
-        maker.click("[data-test=gear-torch]").await?;
+        maker.click("[data-test=gear-torch] input").await?;
         maker.click("[data-test=keep-gear]").await?;
         maker.sees("[data-test=gear]", "none").await?;
         maker.open("/findings/piece?kind=balled-head-pin").await?;

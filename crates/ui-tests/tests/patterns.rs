@@ -203,7 +203,7 @@ fn patterns_are_found_and_filtered() -> Result<()> {
         maker.open("/findings").await?;
         maker.find("[data-kind=s-clasp]").await?;
         let ready = || async { maker.count("[data-test=ready] .cell").await };
-        maker.script("const s = document.querySelector('[data-test=filter-kind]'); s.value = 'clasps'; s.dispatchEvent(new Event('change'))").await?;
+        maker.picks("[data-test=filter-kind]", "clasps").await?;
         maker.gone("[data-kind=eye-pin]").await?;
         ensure!(ready().await? == 4, "four clasps");
         maker.fill("[data-test=find] input", "spiral").await?;

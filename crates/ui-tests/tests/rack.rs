@@ -135,7 +135,7 @@ fn what_is_picked_is_planned_ticked_off_booked_and_put_back() -> Result<()> {
         let strips = maker.count("[data-test=strip]").await?;
         maker.sees("main", "48 blanks of 54.5").await?;
         // By keyboard: the tick, then on to the button.
-        maker.script("document.querySelector('[data-test=tick]').focus()").await?;
+        maker.script("document.querySelector('[data-test=tick] input').focus()").await?;
         maker.press(Key::Space + "").await?;
         maker.click("[data-test=plan-pdf]").await?;
         ensure!(maker.saved("cut-plan.pdf").await?.starts_with(b"%PDF"), "no PDF");
@@ -201,8 +201,9 @@ fn a_wire_is_chosen_for_a_piece_compared_and_taken_to_its_desk() -> Result<()> {
         maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         maker.sees("[data-test=candidates]", "Opens at about").await?;
         maker.find("[data-test=hold-plot] canvas").await?;
+        maker.click("[data-test=conditions]").await?;
         maker.choose("[data-test=joined]", "fused").await?;
-        maker.sees("[data-test=candidates] h2", "fine silver").await?;
+        maker.sees("[data-test=candidates] h2", "germanium silver").await?;
         maker.choose("[data-test=joined]", "not joined").await?;
         maker.fill("[data-test=bears]", "much").await?;
         maker.sees("[role=alert]", "not a valid load").await?;
@@ -217,6 +218,30 @@ fn a_wire_is_chosen_for_a_piece_compared_and_taken_to_its_desk() -> Result<()> {
         let metal = heading.split(',').next().context("no wire")?.trim().to_owned();
         maker.click("[data-test=candidates] li:nth-child(2) [data-test=use-candidate]").await?;
         maker.sees("[data-test=sentence]", &metal).await
+    })
+}
+
+/// No piece is thought of yet: what wire is for sets the words of the question, each of which can be changed.
+#[test]
+fn a_wire_is_chosen_for_a_use() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/wire/choose").await?;
+        maker.choose("[data-test=piece]", "beads with a fine hole").await?;
+        maker.sees("[data-test=candidates]", "Goes through a hole of 0.7 mm").await?;
+        maker.fill("[data-test=hole]", "0.5 mm").await?;
+        maker.sees("[data-test=candidates]", "Goes through a hole of 0.5 mm").await?;
+        maker.fill("[data-test=hole]", "wide").await?;
+        maker.sees("[role=alert]", "wide").await?;
+        maker.choose("[data-test=piece]", "ear wires for sensitive ears").await?;
+        maker.sees("[data-test=candidates] li:nth-child(1) h2", "titanium").await?;
+        maker.choose("[data-test=matters]", "a silver look").await?;
+        maker.sees("[data-test=candidates] li:nth-child(1) h2", "silver").await?;
+        ensure!(maker.count("[data-test=sensitive] input:checked").await? == 1, "not for sensitive ears");
+        // What a use asked for goes with it.
+        maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
+        maker.sees("[data-test=candidates]", "Opens at about").await?;
+        ensure!(maker.count("[data-test=sensitive] input:checked").await? == 0, "still for sensitive ears");
+        maker.is_accessible().await
     })
 }
 

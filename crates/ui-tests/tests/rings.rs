@@ -229,7 +229,7 @@ fn inches_come_first_when_asked_for() -> Result<()> {
     at_the_bench(|maker| async move {
         at_the_practice_rings(maker).await?;
         maker.click("[data-test=settings]").await?;
-        maker.click("input[name=unit][value=inch]").await?;
+        maker.click("[data-choice=inch]").await?;
         maker.press(Key::Escape + "").await?;
         maker.sees(INSIDE, "0.20").await?;
         maker.sees("[data-figure=ring-inside]", "5 mm").await?;

@@ -3090,6 +3090,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/wires/uses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The uses wire is asked for, each with the question that is meant by it. */
+        get: operations["uses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/wires/weigh": {
         parameters: {
             query?: never;
@@ -4496,14 +4513,24 @@ export interface components {
             bears_n?: number;
             /** @description How it is finished. */
             finish?: components["schemas"]["Finish"];
+            /**
+             * Format: double
+             * @description The hole that it has to go through, mm, where there is one: a bead's.
+             */
+            hole_mm?: number | null;
             /** @description How it is joined. */
             joined?: components["schemas"]["Joined"];
             /** @description Who makes it. */
             maker?: components["schemas"]["Maker"];
+            matters?: components["schemas"]["Matters"] | null;
             /** @description What the wire of one piece may cost, in the workshop's currency. */
             most_each?: string | null;
             /** @description The piece. */
             purpose: components["schemas"]["Piece"];
+            /** @description Whether the ear or the skin bears little: no nickel, and as little copper as can be. */
+            sensitive?: boolean;
+            /** @description Whether it has to spring back from far, like a bracelet coil that is put over the hand. */
+            springs?: boolean;
             worn?: components["schemas"]["Worn"] | null;
         };
         /** @description Wires for a piece, the best first. */
@@ -7520,6 +7547,11 @@ export interface components {
             /** @description The piece that was typed, in a sentence. */
             read: string;
         };
+        /**
+         * @description A word of the list matters.
+         * @enum {string}
+         */
+        Matters: "silver-look" | "price" | "keeps-shape" | "easy-to-bend" | "no-tarnish";
         /**
          * @description A word of the list measure.
          * @enum {string}
@@ -10995,6 +11027,19 @@ export interface components {
             /** @description The lots of that wire, as a cut plan takes them; their ids are the lots' numbers. */
             stock: components["schemas"]["Stock"][];
         };
+        /** @description What wire may be wanted for, where no piece is thought of yet. */
+        WantedFor: {
+            /** @description What it must hold, as it is typed: `200 g`; empty where nothing hangs on it. */
+            bears: string;
+            /** @description The hole it goes through, as it is typed: `0.7 mm`; empty where there is none. */
+            hole: string;
+            /** @description What it is called. */
+            label: string;
+            /** @description The question that is meant by it. */
+            request: components["schemas"]["ChooseRequest"];
+            /** @description The word it goes by. */
+            word: string;
+        };
         /**
          * @description A word of the list wear.
          * @enum {string}
@@ -11299,6 +11344,8 @@ export interface components {
             joins: components["schemas"]["Word"][];
             /** @description Who makes it. */
             makers: components["schemas"]["Word"][];
+            /** @description What matters most in a wire. */
+            matters: components["schemas"]["Word"][];
             /** @description Metals. */
             metals: components["schemas"]["Word"][];
             /** @description Why the length of a lot changes. */
@@ -21735,6 +21782,51 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WireCandidate"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    uses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WantedFor"][];
                 };
             };
             422: {

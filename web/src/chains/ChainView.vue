@@ -49,9 +49,9 @@ const bench = computed(() =>
 )
 const views = [
   { key: 'three', test: 'three', says: t('chain-view-three-repeats') },
-  { key: 'twelve', test: 'twelve', says: 'twelve' },
+  { key: 'twelve', test: 'twelve', says: t('chain-view-twelve') },
   { key: 'build', test: 'build', says: t('chain-view-ring-by-ring') },
-  { key: 'backwards', test: 'backwards-view', says: 'backwards' },
+  { key: 'backwards', test: 'backwards-view', says: t('chain-view-backwards') },
 ] as const
 const shown = ref<(typeof views)[number]['key']>('three')
 const trueSize = ref(false)

@@ -1,3 +1,4 @@
+import { t } from '../text'
 import type { RingDrawn } from '../api/client'
 
 /** How the rings are turned before they are seen: about the way up, then about the way across. */
@@ -8,9 +9,9 @@ export interface Turn {
 
 /** From where a chain is seen. */
 export const sides = [
-  { key: 'front', says: 'front', turn: { yaw: 0, pitch: 0 } },
-  { key: 'above', says: 'above', turn: { yaw: 0, pitch: Math.PI / 2 } },
-  { key: 'along', says: 'along', turn: { yaw: Math.PI / 2, pitch: 0 } },
+  { key: 'front', says: t('picture-front'), turn: { yaw: 0, pitch: 0 } },
+  { key: 'above', says: t('picture-above'), turn: { yaw: 0, pitch: Math.PI / 2 } },
+  { key: 'along', says: t('picture-along'), turn: { yaw: Math.PI / 2, pitch: 0 } },
 ] as const
 
 /** What a ring looks like. */

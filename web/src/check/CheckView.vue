@@ -137,7 +137,11 @@ async function setAside(reading_n: number, aside: boolean) {
   }
 }
 
-const verdicts = { pass: 'passes', rework: t('check-view-fix'), reject: t('check-view-set-apart') }
+const verdicts = {
+  pass: t('check-view-passes'),
+  rework: t('check-view-fix'),
+  reject: t('check-view-set-apart'),
+}
 const keys = computed(() => {
   const used = new Set([
     ...(sheet.value?.keys ?? []),
@@ -145,6 +149,16 @@ const keys = computed(() => {
   ])
   return (sheet.value?.to_measure ?? []).filter((one) => used.has(one.key))
 })
+const headers = computed(() => [
+  { key: 'piece_n', title: t('check-view-number-3') },
+  ...keys.value.map(({ key, what }) => ({
+    key,
+    title: what,
+    align: 'end' as const,
+    value: (piece: CheckedPiece) => of(piece, key)?.value,
+  })),
+  { key: 'verdict', title: t('check-view-results') },
+])
 const shown = (key: string, value: number) =>
   sheet.value?.to_measure.find((one) => one.key === key)?.grades?.[value] ?? across(value)
 const whatOf = (key: string) => sheet.value?.to_measure.find((one) => one.key === key)?.what ?? key
@@ -282,16 +296,9 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
 
       <p class="tally" data-test="tally">{{ sheet.text }}</p>
       <div v-if="sheet.pieces.length" class="scroll">
-        <table class="ledger" data-test="measured">
-          <thead>
+        <v-data-table class="ledger" :headers="headers" :items="sheet.pieces" data-test="measured">
+          <template #item="{ item: piece }">
             <tr>
-              <th>{{ t('check-view-number-3') }}</th>
-              <th v-for="one in keys" :key="one.key" class="right">{{ one.what }}</th>
-              <th>{{ t('check-view-results') }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="piece in sheet.pieces" :key="piece.piece_n">
               <td class="num">{{ piece.piece_n }}</td>
               <td
                 v-for="one in keys"
@@ -327,8 +334,8 @@ function pick(key: string, piece_n = at.value?.piece_n ?? last.value?.piece_n ??
                 >
               </td>
             </tr>
-          </tbody>
-        </table>
+          </template>
+        </v-data-table>
       </div>
       <CausePanel
         v-if="causing"

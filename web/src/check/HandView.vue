@@ -61,7 +61,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
     <section>
       <h2>{{ t('hand-view-where-ring-comes-from') }}</h2>
       <p class="told serif" data-test="narrows">{{ own.text }}</p>
-      <table class="ledger" data-test="own-spread">
+      <v-table class="ledger" data-test="own-spread">
         <thead>
           <tr>
             <th>{{ t('hand-view-source') }}</th>
@@ -85,7 +85,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
             <td class="right">{{ percent(one.share) }}</td>
           </tr>
         </tbody>
-      </table>
+      </v-table>
       <p v-if="!seen" class="quiet">
         {{ t('hand-view-not-measured-yet-measure-few') }} <HelpLink about="measure" />
       </p>
@@ -106,7 +106,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
       <p v-if="!paces?.length" class="quiet">
         {{ t('hand-view-learned-at-bench-once-four') }}
       </p>
-      <table v-else class="ledger" data-test="paces">
+      <v-table v-else class="ledger" data-test="paces">
         <thead>
           <tr>
             <th>{{ t('hand-view-step') }}</th>
@@ -125,7 +125,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
             <td class="right">{{ pace.batches_n }}</td>
           </tr>
         </tbody>
-      </table>
+      </v-table>
     </section>
   </div>
   <ToleranceList class="passes" />
@@ -134,7 +134,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
       {{ t('hand-view-all-readings')
       }}<span class="quiet">{{ t('hand-view-readings', { total: history.total }) }}</span>
     </h2>
-    <table class="ledger">
+    <v-table class="ledger">
       <tbody>
         <tr v-for="one in history.readings" :key="one.reading_n" :class="{ quiet: one.excluded }">
           <td>
@@ -146,7 +146,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
           <td class="quiet">{{ when(one.at) }}</td>
         </tr>
       </tbody>
-    </table>
+    </v-table>
     <v-btn v-if="before" class="no-print" @click="before = undefined">{{ t('hand-view-newest') }}</v-btn>
     <v-btn
       v-if="history.readings.length === 50"

@@ -63,9 +63,15 @@ const nameOf = (i: number) => props.dimensions.find((one) => one.key === keys.va
         :aria-label="t('match-panel-pieces-in-set')"
         data-test="set-size"
       />{{ t('match-panel-same-in')
-      }}<label v-for="one in measurable()" :key="one.key" class="option">
-        <input v-model="chosen" type="checkbox" :value="one.key" /> {{ one.what }}
-      </label>
+      }}<v-checkbox-btn
+        v-for="one in measurable()"
+        :key="one.key"
+        v-model="chosen"
+        inline
+        :label="one.what"
+        :value="one.key"
+        :data-key="one.key"
+      />
       <v-btn type="submit" variant="flat" color="primary" data-test="match-them">{{
         t('match-panel-match')
       }}</v-btn>

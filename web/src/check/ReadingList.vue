@@ -14,7 +14,11 @@ const value = (one: CaliperReading) => named(one.key)?.grades?.[one.value] ?? ac
 const when = (text: string) =>
   new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 const newest = computed(() => [...props.readings].reverse())
-const sources = { typed: 'typed', caliper: 'caliper', simulated: t('reading-list-simulated-caliper') }
+const sources = {
+  typed: t('reading-list-typed'),
+  caliper: t('reading-list-caliper'),
+  simulated: t('reading-list-simulated-caliper'),
+}
 </script>
 
 <template>
@@ -31,7 +35,7 @@ const sources = { typed: 'typed', caliper: 'caliper', simulated: t('reading-list
       }}
     </button>
     <div v-if="open" class="scroll">
-      <table class="ledger" data-test="readings">
+      <v-table class="ledger" data-test="readings">
         <tbody>
           <tr v-for="one in newest" :key="one.reading_n" :class="{ quiet: one.excluded }">
             <td class="num">{{ one.piece_n }}</td>
@@ -49,7 +53,7 @@ const sources = { typed: 'typed', caliper: 'caliper', simulated: t('reading-list
             </td>
           </tr>
         </tbody>
-      </table>
+      </v-table>
     </div>
   </section>
 </template>

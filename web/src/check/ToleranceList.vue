@@ -55,14 +55,14 @@ const keep = () =>
 <template>
   <section>
     <h2>{{ t('tolerance-list-tolerances') }}</h2>
-    <table class="ledger" data-test="tolerances">
+    <v-table class="ledger" data-test="tolerances">
       <tbody>
         <tr v-for="{ key, label } in kinds" :key="key">
           <td>{{ label }}</td>
           <td class="right num">± {{ across(tolerances?.[key] ?? 0) }}</td>
         </tr>
       </tbody>
-    </table>
+    </v-table>
     <v-btn class="no-print" data-test="change-tolerances" @click="edit">{{
       t('tolerance-list-change')
     }}</v-btn>

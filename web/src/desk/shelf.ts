@@ -56,7 +56,7 @@ export function useShelf<T extends { name: string; note?: string }>(shelf: Shelf
       notice.did(
         t('shelf-was', {
           name: record.name,
-          archived: archived ? t('shelf-restored-from-archive') : 'archived',
+          archived: archived ? t('shelf-restored-from-archive') : t('shelf-archived'),
         }),
         undo,
         shelf.refresh,

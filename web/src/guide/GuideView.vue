@@ -93,7 +93,7 @@ const read = useDebounceFn(async () => {
             </button>
           </div>
           <div ref="rows" class="scroll" tabindex="0" role="region" :aria-label="t('guide-view-gauge-table')">
-            <table class="ledger" data-test="gauge-table">
+            <v-table class="ledger" data-test="gauge-table">
               <thead>
                 <tr>
                   <th>{{ table?.label }}</th>
@@ -110,7 +110,7 @@ const read = useDebounceFn(async () => {
                   <td class="quiet others">{{ row.nearest.join(' · ') }}</td>
                 </tr>
               </tbody>
-            </table>
+            </v-table>
           </div>
         </div>
       </div>

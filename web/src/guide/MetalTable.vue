@@ -8,6 +8,19 @@ const { data: metals } = useQuery({
   queryFn: () => data(api.GET('/api/metals')),
   staleTime: Infinity,
 })
+const headers = [
+  { key: 'label', title: t('metal-table-metal') },
+  { key: 'figures.modulus_gpa', title: t('metal-table-stiffness-gpa'), align: 'end' },
+  { key: 'figures.annealed_mpa', title: t('metal-table-yields-at-mpa-soft'), align: 'end' },
+  { key: 'figures.saturated_mpa', title: t('metal-table-fully-worked'), align: 'end' },
+  { key: 'figures.fracture_strain', title: t('metal-table-breaks-at-strain'), align: 'end' },
+  { key: 'figures.density_g_cm3', title: t('metal-table-g-cm'), align: 'end' },
+  { key: 'figures.anneals_c[0]', title: t('metal-table-anneals-c'), align: 'end' },
+  { key: 'annealing', title: t('metal-table-how-tell-hot-enough-then'), sortable: false },
+  { key: 'figures.melts_c[0]', title: t('metal-table-melts-c'), align: 'end' },
+  { key: 'joining', title: t('metal-table-joins-by'), sortable: false },
+  { key: 'figures.care', title: t('metal-table-care'), sortable: false },
+] as const
 const range = (c: number[]) => (c[0] === c[1] ? `${c[0]}` : `${c[0]}–${c[1]}`)
 </script>
 
@@ -18,24 +31,9 @@ const range = (c: number[]) => (c[0] === c[1] ? `${c[0]}` : `${c[0]}–${c[1]}`)
       {{ t('metal-table-typical-handbook-values-for-wrought') }}
     </p>
     <div class="scroll" tabindex="0" role="region" :aria-label="t('metal-table-metals')">
-      <table class="ledger" data-test="metals">
-        <thead>
+      <v-data-table class="ledger" :headers="headers" :items="metals ?? []" data-test="metals">
+        <template #item="{ item: { label: shown, figures, joining, annealing } }">
           <tr>
-            <th>{{ t('metal-table-metal') }}</th>
-            <th class="right">{{ t('metal-table-stiffness-gpa') }}</th>
-            <th class="right">{{ t('metal-table-yields-at-mpa-soft') }}</th>
-            <th class="right">{{ t('metal-table-fully-worked') }}</th>
-            <th class="right">{{ t('metal-table-breaks-at-strain') }}</th>
-            <th class="right">{{ t('metal-table-g-cm') }}</th>
-            <th class="right">{{ t('metal-table-anneals-c') }}</th>
-            <th>{{ t('metal-table-how-tell-hot-enough-then') }}</th>
-            <th class="right">{{ t('metal-table-melts-c') }}</th>
-            <th>{{ t('metal-table-joins-by') }}</th>
-            <th>{{ t('metal-table-care') }}</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="{ metal, label: shown, figures, joining, annealing } in metals ?? []" :key="metal">
             <td class="name"><span class="swatch" :style="{ background: figures.colour }" />{{ shown }}</td>
             <td class="right">{{ figures.modulus_gpa }}</td>
             <td class="right num">{{ figures.annealed_mpa }}</td>
@@ -48,8 +46,8 @@ const range = (c: number[]) => (c[0] === c[1] ? `${c[0]}` : `${c[0]}–${c[1]}`)
             <td>{{ joining }}</td>
             <td class="quiet care">{{ figures.care }}</td>
           </tr>
-        </tbody>
-      </table>
+        </template>
+      </v-data-table>
     </div>
   </section>
 </template>

@@ -14,7 +14,7 @@ import { usePattern } from '../patterns/pattern'
 import { usePlan } from '../rings/plan'
 import { recordOf, useKeptRefresh } from '../shared/kept'
 import MoreMenu from '../shared/MoreMenu.vue'
-import { useFilterInAddress } from '../shared/address'
+import { useFilterInAddress, useTickInAddress } from '../shared/address'
 import PaperField from '../shared/PaperField.vue'
 import PaperMenu from '../shared/PaperMenu.vue'
 import SaveButton from '../shared/SaveButton.vue'
@@ -30,14 +30,18 @@ const router = useRouter()
 const refresh = useKeptRefresh()
 const find = useFilterInAddress('find')
 const finding = refDebounced(find, 140)
-const which = ref<'all' | 'rings' | 'findings' | 'chains'>('all')
+const shown = useFilterInAddress<'rings' | 'findings' | 'chains'>('show')
+const which = computed<'all' | 'rings' | 'findings' | 'chains'>({
+  get: () => shown.value || 'all',
+  set: (kind) => (shown.value = kind === 'all' ? '' : kind),
+})
 const kinds = [
-  { value: 'all', title: 'all' },
-  { value: 'rings', title: 'rings' },
-  { value: 'findings', title: 'findings' },
-  { value: 'chains', title: 'chains' },
+  { value: 'all', title: t('kept-view-all') },
+  { value: 'rings', title: t('kept-view-rings') },
+  { value: 'findings', title: t('kept-view-only-findings') },
+  { value: 'chains', title: t('kept-view-only-chains') },
 ] as const
-const archived = ref(false)
+const archived = useTickInAddress('archived')
 const page = ref(0)
 const most = 50
 
@@ -147,25 +151,22 @@ async function open(entry: KeptPiece) {
         clearable
         @update:model-value="page = 0"
       />
-      <fieldset class="kinds">
-        <legend class="visually-hidden">{{ t('kept-view-show') }}</legend>
-        <label v-for="kind in kinds" :key="kind.value" class="option">
-          <input
-            v-model="which"
-            type="radio"
-            name="which"
-            :value="kind.value"
-            :data-test="`show-${kind.value}`"
-            @change="page = 0"
-          />
-          {{ kind.title }}
-        </label>
-      </fieldset>
-      <label class="option">
-        <input v-model="archived" type="checkbox" data-test="show-archived" @change="page = 0" />{{
-          t('kept-view-archived')
-        }}
-      </label>
+      <v-radio-group v-model="which" inline :aria-label="t('kept-view-show')" @update:model-value="page = 0">
+        <v-radio
+          v-for="kind in kinds"
+          :key="kind.value"
+          :label="kind.title"
+          :value="kind.value"
+          :data-test="`show-${kind.value}`"
+        />
+      </v-radio-group>
+      <v-checkbox-btn
+        v-model="archived"
+        inline
+        :label="t('kept-view-archived')"
+        data-test="show-archived"
+        @update:model-value="page = 0"
+      />
       <span class="grow" />
       <BringIn @brought="refresh" />
       <PaperMenu :says="t('kept-view-print-or-export')" test="take-out">
@@ -268,12 +269,6 @@ async function open(entry: KeptPiece) {
 .find {
   flex: 1 1 240px;
   max-width: 360px;
-}
-
-.kinds {
-  display: flex;
-  gap: 14px;
-  margin: 0;
 }
 
 .grow {

@@ -12,8 +12,16 @@ const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ kept: [] }>()
 const settings = useSettings()
 const { faults, attempt } = useForm()
-const days = ['monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday', 'sunday'] as const
-type Day = Hours['weekly'][number]['day']
+type Day = NonNullable<Hours['weekly']>[number]['day']
+const days: Record<Day, string> = {
+  monday: t('hours-dialog-monday'),
+  tuesday: t('hours-dialog-tuesday'),
+  wednesday: t('hours-dialog-wednesday'),
+  thursday: t('hours-dialog-thursday'),
+  friday: t('hours-dialog-friday'),
+  saturday: t('hours-dialog-saturday'),
+  sunday: t('hours-dialog-sunday'),
+}
 
 const revision = ref(0)
 const weekly = ref<{ day: Day; from: string; to: string }[]>([])
@@ -87,9 +95,7 @@ const here = Intl.DateTimeFormat().resolvedOptions().timeZone
     <h3>{{ t('hours-dialog-bench-hours-each-week') }}</h3>
     <div v-for="(one, i) in weekly" :key="i" class="time">
       <select v-model="one.day" class="word" :aria-label="t('hours-dialog-day-session', { i: i + 1 })">
-        <option v-for="day in days" :key="day" :value="day">
-          {{ day[0]!.toUpperCase() + day.slice(1) }}
-        </option>
+        <option v-for="(named, day) in days" :key="day" :value="day">{{ named }}</option>
       </select>
       <PaperField
         v-model="one.from"

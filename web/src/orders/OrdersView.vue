@@ -6,7 +6,7 @@ import { nextTick, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data, type OrderRow } from '../api/client'
 import MoreMenu from '../shared/MoreMenu.vue'
-import { useOpenedByAddress } from '../shared/address'
+import { useOpenedByAddress, useTickInAddress } from '../shared/address'
 import { useNotice } from '../shared/notice'
 import { vOneStop } from '../shared/oneStop'
 import CountDialog from './CountDialog.vue'
@@ -26,7 +26,7 @@ const { data: orders, error } = useQuery({
   queryFn: () => data(api.GET('/api/orders')),
   staleTime: 0,
 })
-const away = ref(false)
+const away = useTickInAddress('closed')
 const { data: past } = useQuery({
   queryKey: ['orders', 'past'],
   queryFn: () => data(api.GET('/api/orders/past', { params: { query: { most: 50 } } })),

@@ -8,6 +8,7 @@ import { useRouter } from 'vue-router'
 import { api, data, type BagRow } from '../api/client'
 import PieceSketch from '../drawing/PieceSketch.vue'
 import PiecePicker from '../rack/PiecePicker.vue'
+import { useFilterInAddress } from '../shared/address'
 import type { ChosenPiece } from '../shared/asked'
 import MoreMenu from '../shared/MoreMenu.vue'
 import { useNotice } from '../shared/notice'
@@ -26,7 +27,7 @@ const router = useRouter()
 const notice = useNotice()
 const queries = useQueryClient()
 const refresh = () => queries.invalidateQueries()
-const find = ref('')
+const find = useFilterInAddress('find')
 const finding = refDebounced(find, 150)
 
 const { data: bags, error } = useQuery({
@@ -176,14 +177,12 @@ const all = computed(() => bags.value?.entries ?? [])
   </p>
   <ul v-else v-one-stop class="pieces bags" data-test="bags">
     <li v-for="row in all" :key="row.id">
-      <label class="tick">
-        <input
-          v-model="ticked"
-          type="checkbox"
-          :value="row.id"
-          :aria-label="t('shelf-view-select', { name: row.name })"
-        />
-      </label>
+      <v-checkbox-btn
+        v-model="ticked"
+        class="tick"
+        :value="row.id"
+        :aria-label="t('shelf-view-select', { name: row.name })"
+      />
       <span class="face">
         <PieceSketch v-if="sketch(row)" :drawing="sketch(row)!.drawing" :colour="sketch(row)!.colour" lying />
       </span>
@@ -270,18 +269,6 @@ const all = computed(() => bags.value?.entries ?? [])
 .bags > li {
   grid-template-columns: 34px 96px minmax(0, 1fr) auto auto 40px;
   align-items: center;
-}
-
-.tick {
-  display: grid;
-  place-items: center;
-  min-height: 34px;
-}
-
-.tick input {
-  width: 20px;
-  height: 20px;
-  accent-color: rgb(var(--v-theme-primary));
 }
 
 .name {

@@ -13,6 +13,12 @@ export function useOpenedByAddress(name: string) {
   })
 }
 
+/** A tick of a list that stays in the address, as `?archived=yes`. */
+export function useTickInAddress(name: string) {
+  const filter = useFilterInAddress<'yes'>(name)
+  return computed({ get: () => filter.value === 'yes', set: (on) => (filter.value = on ? 'yes' : '') })
+}
+
 /** A filter of a list that stays in the address, as `?find=copper`. What is typed never waits for the address. */
 export function useFilterInAddress<T extends string>(name: string) {
   const [route, router] = [useRoute(), useRouter()]

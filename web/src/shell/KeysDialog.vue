@@ -33,7 +33,7 @@ useEventListener('keydown', (event) => {
 
 <template>
   <PaperDialog v-model="open" :title="t('keys-dialog-keys')" :width="560">
-    <table class="ledger">
+    <v-table class="ledger">
       <tbody>
         <tr v-for="[key, does] in keys" :key="does">
           <td>
@@ -42,7 +42,7 @@ useEventListener('keydown', (event) => {
           <td>{{ does }}</td>
         </tr>
       </tbody>
-    </table>
+    </v-table>
     <v-btn class="mt-3" @click="open = false">{{ t('keys-dialog-close') }}</v-btn>
   </PaperDialog>
 </template>

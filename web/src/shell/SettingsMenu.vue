@@ -43,26 +43,26 @@ const themes = [
 
 <template>
   <PaperDialog v-model="open" :title="t('settings-menu-settings')" :width="460">
-    <fieldset
+    <v-radio-group
       v-for="group in [
         { legend: t('settings-menu-units-how-number-without-unit'), key: 'unit', choices: units },
         { legend: t('settings-menu-gauge-system-as-in-18'), key: 'gauge', choices: gauges },
         { legend: t('settings-menu-light-or-dark'), key: 'theme', choices: themes },
       ] as const"
       :key="group.key"
+      :model-value="settings.settings[group.key]"
+      :label="group.legend"
+      inline
+      @update:model-value="keep({ [group.key]: $event })"
     >
-      <legend class="quiet">{{ group.legend }}</legend>
-      <label v-for="choice in group.choices" :key="choice.value" class="option">
-        <input
-          type="radio"
-          :name="group.key"
-          :value="choice.value"
-          :checked="settings.settings[group.key] === choice.value"
-          @change="keep({ [group.key]: choice.value })"
-        />
-        {{ choice.title }}
-      </label>
-    </fieldset>
+      <v-radio
+        v-for="choice in group.choices"
+        :key="choice.value"
+        :label="choice.title"
+        :value="choice.value"
+        :data-choice="choice.value"
+      />
+    </v-radio-group>
     <PaperField
       :model-value="settings.settings.workshop_name"
       :label="t('settings-menu-workshops-name-for-sheets-labels')"

@@ -74,7 +74,7 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
   <section>
     <h1>{{ t('blade-list-saw-blades') }}</h1>
     <p class="quiet lead">{{ t('blade-list-tick-ones-you-own-two') }}</p>
-    <table class="ledger middle" data-test="blades">
+    <v-table class="ledger middle" data-test="blades">
       <thead>
         <tr>
           <th>{{ t('blade-list-blade') }}</th>
@@ -87,15 +87,12 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
       <tbody v-one-stop="'tr'">
         <tr v-for="row in rows" :key="row.blade" :class="{ own: row.own }">
           <td>
-            <label class="option">
-              <input
-                type="checkbox"
-                :checked="!!row.own"
-                :data-blade="row.blade"
-                @change="row.own ? remove(row.own) : add(row.blade)"
-              />
-              {{ row.blade }}
-            </label>
+            <v-checkbox-btn
+              :model-value="!!row.own"
+              :label="row.blade"
+              :data-blade="row.blade"
+              @update:model-value="row.own ? remove(row.own) : add(row.blade)"
+            />
           </td>
           <td class="right num">{{ acrossNumber(row.thickness_mm) }}</td>
           <td class="right">{{ row.teeth_per_inch }}</td>
@@ -120,7 +117,7 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
           </td>
         </tr>
       </tbody>
-    </table>
+    </v-table>
   </section>
 </template>
 
@@ -129,7 +126,7 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
   margin: 0 0 12px;
 }
 
-.own .option {
+.own :deep(.v-label) {
   font-weight: 700;
 }
 

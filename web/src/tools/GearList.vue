@@ -140,14 +140,14 @@ async function keep() {
 <template>
   <section>
     <h1>{{ t('gear-list-equipment') }}</h1>
-    <table class="ledger middle" data-test="gear">
+    <v-table class="ledger middle" data-test="gear">
       <tbody>
         <tr v-for="[what, value] in lines" :key="what">
           <td>{{ what }}</td>
           <td class="right num">{{ value }}</td>
         </tr>
       </tbody>
-    </table>
+    </v-table>
     <v-btn class="ml-n4" data-test="edit-gear" @click="edit">{{ t('gear-list-change-these') }}</v-btn>
     <PaperDialog
       v-model="open"
@@ -177,9 +177,13 @@ async function keep() {
           data-test="gear.barrel_g"
         />
       </div>
-      <label v-for="{ key, says, test } in owned" :key="key" class="has"
-        ><input v-model="has[key]" type="checkbox" :data-test="test" /> {{ says }}</label
-      >
+      <v-checkbox-btn
+        v-for="{ key, says, test } in owned"
+        :key="key"
+        v-model="has[key]"
+        :label="says"
+        :data-test="test"
+      />
     </PaperDialog>
   </section>
 </template>
@@ -190,19 +194,6 @@ async function keep() {
   grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
   gap: 14px 24px;
   margin-bottom: 12px;
-}
-
-.has {
-  display: flex;
-  gap: 10px;
-  align-items: center;
-  min-height: 32px;
-}
-
-.has input {
-  width: 20px;
-  height: 20px;
-  accent-color: rgb(var(--v-theme-primary));
 }
 
 .ledger td {

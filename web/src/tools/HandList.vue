@@ -73,7 +73,7 @@ async function keep() {
     <p class="quiet lead">
       {{ t('hand-list-how-much-each-these-changes') }}
     </p>
-    <table class="ledger middle" data-test="hand">
+    <v-table class="ledger middle" data-test="hand">
       <thead>
         <tr>
           <th>{{ t('hand-list-source') }}</th>
@@ -86,7 +86,7 @@ async function keep() {
           <td class="right num">{{ hand ? fine(hand[key] ?? 0) : '' }}</td>
         </tr>
       </tbody>
-    </table>
+    </v-table>
     <v-btn class="ml-n4" data-test="edit-hand" @click="edit">{{ t('hand-list-change-these') }}</v-btn>
     <PaperDialog
       v-model="open"

@@ -43,22 +43,27 @@ async function choose(field: string, question: string, word: string) {
     <p class="quiet lead">
       {{ t('method-list-where-makers-differ-every-plan') }}
     </p>
-    <fieldset v-for="one in questions ?? []" :key="one.field" class="question">
-      <legend>{{ one.question }}</legend>
-      <label v-for="answer in one.answers" :key="answer.word" class="answer">
-        <input
-          type="radio"
-          :name="one.field"
-          :value="answer.word"
-          :checked="now(one.field) === answer.word"
-          :data-test="`method-${one.field}-${answer.word}`"
-          @change="choose(one.field, one.question, answer.word)"
-        />
-        <span>
-          <b>{{ answer.label }}</b> <span class="quiet">{{ answer.trade }}</span>
-        </span>
-      </label>
-    </fieldset>
+    <v-radio-group
+      v-for="one in questions ?? []"
+      :key="one.field"
+      class="question"
+      :model-value="now(one.field)"
+      :label="one.question"
+      @update:model-value="$event && choose(one.field, one.question, $event)"
+    >
+      <v-radio
+        v-for="answer in one.answers"
+        :key="answer.word"
+        :value="answer.word"
+        :data-test="`method-${one.field}-${answer.word}`"
+      >
+        <template #label>
+          <span>
+            <b>{{ answer.label }}</b> <span class="quiet">{{ answer.trade }}</span>
+          </span>
+        </template>
+      </v-radio>
+    </v-radio-group>
   </section>
 </template>
 
@@ -68,34 +73,10 @@ async function choose(field: string, question: string, word: string) {
 }
 
 .question {
-  border: 0;
-  padding: 0;
-  margin: 0 0 12px;
+  margin-bottom: 12px;
 }
 
-legend {
-  padding: 0;
-  font-weight: 700;
-}
-
-.answer {
-  display: grid;
-  grid-template-columns: 24px 1fr;
-  gap: 8px;
-  align-items: start;
-  min-height: 30px;
-  padding: 4px 0;
-  line-height: 1.25;
-}
-
-.answer b {
+.question b {
   font-weight: 500;
-}
-
-input {
-  width: 20px;
-  height: 20px;
-  margin: 0;
-  accent-color: rgb(var(--v-theme-primary));
 }
 </style>

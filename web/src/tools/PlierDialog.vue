@@ -115,12 +115,15 @@ async function read(): Promise<Plier> {
     test="keep-plier"
     @submit="keep"
   >
-    <fieldset>
-      <legend class="visually-hidden">{{ t('plier-dialog-jaws') }}</legend>
-      <label v-for="choice in kinds" :key="choice.value" class="option">
-        <input v-model="jaws" type="radio" name="jaws" :value="choice.value" /> {{ choice.title }}
-      </label>
-    </fieldset>
+    <v-radio-group v-model="jaws" :label="t('plier-dialog-jaws')" inline>
+      <v-radio
+        v-for="choice in kinds"
+        :key="choice.value"
+        :label="choice.title"
+        :value="choice.value"
+        :data-choice="choice.value"
+      />
+    </v-radio-group>
     <PaperField
       v-model="texts.name"
       name="name"
@@ -130,11 +133,12 @@ async function read(): Promise<Plier> {
       autofocus
       data-test="plier-name"
     />
-    <label v-if="jaws === 'round-nose'" class="option mt-2">
-      <input v-model="measured" type="checkbox" data-test="by-places" />{{
-        t('plier-dialog-from-two-places-measured-with')
-      }}
-    </label>
+    <v-checkbox-btn
+      v-if="jaws === 'round-nose'"
+      v-model="measured"
+      :label="t('plier-dialog-from-two-places-measured-with')"
+      data-test="by-places"
+    />
     <PaperField
       v-for="field in fields"
       :key="field.key"

@@ -67,7 +67,7 @@ function jawsOf({ tip_mm, base_mm, length_mm, measured, diameters_mm }: Plier): 
     <p v-if="own && !own.entries.length" data-test="no-pliers">
       {{ t('plier-list-none-yet-measure-your-round') }}
     </p>
-    <table v-else-if="own" class="ledger middle" data-test="pliers">
+    <v-table v-else-if="own" class="ledger middle" data-test="pliers">
       <thead>
         <tr>
           <th>{{ t('plier-list-pliers') }}</th>
@@ -81,15 +81,10 @@ function jawsOf({ tip_mm, base_mm, length_mm, measured, diameters_mm }: Plier): 
         <tr v-for="plier in own.entries" :key="plier.id">
           <td>{{ plier.name }}</td>
           <td>{{ jawsOf(plier.record) }}</td>
-          <RowActs
-            :of="plier.name"
-            :noun="t('plier-list-plier')"
-            @edit="editing = plier"
-            @remove="remove(plier)"
-          />
+          <RowActs :of="plier.name" noun="plier" @edit="editing = plier" @remove="remove(plier)" />
         </tr>
       </tbody>
-    </table>
+    </v-table>
     <PlierDialog v-model="editing" @kept="refresh" />
   </section>
 </template>

@@ -98,12 +98,15 @@ async function read(): Promise<Mandrel> {
     test="keep-rod"
     @submit="keep"
   >
-    <fieldset>
-      <legend class="visually-hidden">{{ t('rod-dialog-shape') }}</legend>
-      <label v-for="choice in shapes" :key="choice.value" class="option">
-        <input v-model="shape" type="radio" name="shape" :value="choice.value" /> {{ choice.title }}
-      </label>
-    </fieldset>
+    <v-radio-group v-model="shape" :label="t('rod-dialog-shape')" inline>
+      <v-radio
+        v-for="choice in shapes"
+        :key="choice.value"
+        :label="choice.title"
+        :value="choice.value"
+        :data-choice="choice.value"
+      />
+    </v-radio-group>
     <PaperField
       v-model="texts.name"
       name="name"

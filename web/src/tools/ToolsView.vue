@@ -6,6 +6,7 @@ import { computed, ref } from 'vue'
 import { api, data, type Mandrel, type RodEntry, type StartSet } from '../api/client'
 import PaperMenu from '../shared/PaperMenu.vue'
 import PaperField from '../shared/PaperField.vue'
+import { useFilterInAddress } from '../shared/address'
 import { useAmounts } from '../shared/amounts'
 import { useNotice } from '../shared/notice'
 import { useDesks } from '../patterns/desks'
@@ -23,7 +24,7 @@ const queries = useQueryClient()
 const notice = useNotice()
 const { inches, acrossUnit, acrossNumber } = useAmounts()
 const refreshDesks = useDesks()
-const find = ref('')
+const find = useFilterInAddress('find')
 const finding = refDebounced(find, 140)
 const editing = ref<RodEntry | 'new' | null>(null)
 
@@ -44,6 +45,38 @@ const sorted = computed(() =>
       order.indexOf(a.record.shape ?? 'round') - order.indexOf(b.record.shape ?? 'round') ||
       a.record.diameter_mm - b.record.diameter_mm,
   ),
+)
+
+const headers = computed(
+  () =>
+    [
+      { key: 'shape', title: t('tools-view-shape'), sortable: false, headerProps: { class: 'unseen' } },
+      { key: 'name', title: t('tools-view-rod'), value: ({ record }: RodEntry) => nameOf(record) },
+      {
+        key: 'record.diameter_mm',
+        title: t('tools-view-size', { across_unit: acrossUnit.value }),
+        align: 'end',
+      },
+      {
+        key: 'other',
+        title: other.value,
+        align: 'end',
+        sortable: false,
+        headerProps: { class: 'wide' },
+      },
+      {
+        key: 'record.length_mm',
+        title: t('tools-view-length', { across_unit: acrossUnit.value }),
+        align: 'end',
+        headerProps: { class: 'wide' },
+      },
+      {
+        key: 'acts',
+        title: t('tools-view-edit-or-remove'),
+        sortable: false,
+        headerProps: { class: 'unseen' },
+      },
+    ] as const,
 )
 
 async function refresh() {
@@ -75,7 +108,7 @@ async function takeOver(set: StartSet, shown: string) {
   }
 }
 
-const nameOf = (rod: Mandrel) => rod.name ?? 'rod'
+const nameOf = (rod: Mandrel) => rod.name ?? t('tools-view-rod-2')
 const sized = (mm: number) => (acrossUnit.value === 'mm' ? String(Number(mm.toFixed(3))) : inches(mm))
 const sizeOf = ({ shape, short_mm, diameter_mm }: Mandrel) =>
   shape === 'oval' && short_mm ? `${sized(diameter_mm)} × ${sized(short_mm)}` : sized(diameter_mm)
@@ -123,23 +156,16 @@ const otherOf = ({ diameter_mm }: Mandrel) =>
         <template v-if="find">{{ t('tools-view-no-rod-has-in-its', { find }) }}</template>
         <template v-else>{{ t('tools-view-no-rods-yet-add-standard') }}</template>
       </p>
-      <table v-else class="ledger middle" data-test="rods">
-        <thead>
+      <v-data-table
+        v-else
+        v-one-stop="'tbody tr'"
+        class="ledger middle"
+        :headers="headers"
+        :items="sorted"
+        data-test="rods"
+      >
+        <template #item="{ item: rod }">
           <tr>
-            <th>
-              <span class="visually-hidden">{{ t('tools-view-shape') }}</span>
-            </th>
-            <th>{{ t('tools-view-rod') }}</th>
-            <th class="right">{{ t('tools-view-size', { across_unit: acrossUnit }) }}</th>
-            <th class="right wide">{{ other }}</th>
-            <th class="right wide">{{ t('tools-view-length', { across_unit: acrossUnit }) }}</th>
-            <th>
-              <span class="visually-hidden">{{ t('tools-view-edit-or-remove') }}</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody v-one-stop="'tr'">
-          <tr v-for="rod in sorted" :key="rod.id">
             <td><RodShape :rod="rod.record" /></td>
             <td>{{ nameOf(rod.record) }}</td>
             <td class="right num">{{ sizeOf(rod.record) }}</td>
@@ -147,15 +173,10 @@ const otherOf = ({ diameter_mm }: Mandrel) =>
             <td class="right quiet wide">
               {{ rod.record.length_mm ? Number(acrossNumber(rod.record.length_mm, 1)) : '' }}
             </td>
-            <RowActs
-              :of="rod.name"
-              :noun="t('tools-view-rod-2')"
-              @edit="editing = rod"
-              @remove="remove(rod)"
-            />
+            <RowActs :of="rod.name" noun="rod" @edit="editing = rod" @remove="remove(rod)" />
           </tr>
-        </tbody>
-      </table>
+        </template>
+      </v-data-table>
       <RodDialog v-model="editing" @kept="refresh" />
     </section>
     <div class="side">

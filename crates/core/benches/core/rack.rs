@@ -4,7 +4,7 @@ use std::hint::black_box;
 use criterion::Criterion;
 use lorimant_core::pattern::{Kind, PatternRequest};
 use lorimant_core::piece::Piece;
-use lorimant_core::rack::choose::{ChooseRequest, Finish, Joined, Maker};
+use lorimant_core::rack::choose::{ChooseRequest, Finish};
 use lorimant_core::rack::cut_plan::{CutRequest, Demand, Progress, Stock};
 use lorimant_core::rack::listing::decode;
 use lorimant_core::rack::stock::StockKind;
@@ -64,13 +64,9 @@ pub fn benches(c: &mut Criterion) {
     group.finish();
     let kind = Kind::all().find(|kind| kind.0.kind == "open-ear-wire").unwrap();
     let wish = ChooseRequest {
-        purpose: Piece::Finding(PatternRequest::usual(kind)),
-        worn: None,
         bears_n: 0.5,
         finish: Finish::Polished,
-        joined: Joined::Not,
-        maker: Maker::Confident,
-        most_each: None,
+        ..ChooseRequest::of(Piece::Finding(PatternRequest::usual(kind)))
     };
     let weighed = wish.choose(&Rack::default(), &Workshop::default()).unwrap().weighed_n;
     println!("{weighed} wires weighed");

@@ -216,7 +216,8 @@ impl FinishedFinding<'_> {
         figures.push(self.hardest());
         let effort = self.effort();
         let hardest = self.made.steps.iter().max_by(|a, b| a.takes.effort.total_cmp(&b.takes.effort));
-        figures.push(
+        // Of what is not bent by hand there is no hardest step.
+        figures.extend((effort > 0.0).then(|| {
             figure(
                 "hand-effort",
                 Question::WillItHold,
@@ -231,8 +232,8 @@ impl FinishedFinding<'_> {
                 text!("pattern-figures-same-tool-grip"),
                 text!("pattern-figures-15-from-metal"),
                 COLLAPSE.as_str(),
-            ),
-        );
+            )
+        }));
         figures
     }
 

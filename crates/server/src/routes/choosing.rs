@@ -2,12 +2,13 @@
 
 use axum::Json;
 use axum::extract::State as Shared;
+use lorimant_core::fault::Faults;
 use lorimant_core::piece::Piece;
-use lorimant_core::rack::choose::{ChooseRequest, Choosing, WireCandidate};
+use lorimant_core::rack::choose::{ChooseRequest, Choosing, Use, WireCandidate};
 use lorimant_core::rack::cost::{Cost, CostRequest, CostStart};
 use lorimant_core::rack::stock::price::{OnRack, Rack};
 use lorimant_core::wire::Wire;
-use serde::Deserialize;
+use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_axum::router::OpenApiRouter;
 use utoipa_axum::routes;
@@ -21,6 +22,7 @@ use crate::store::rack;
 
 pub(super) fn router() -> OpenApiRouter<State> {
     OpenApiRouter::new()
+        .routes(routes!(uses))
         .routes(routes!(choose_wire))
         .routes(routes!(compare_wires))
         .routes(routes!(work_out_cost))
@@ -37,6 +39,35 @@ async fn known(state: &State) -> Result<(Rack, Settings), Problem> {
     });
     let rack = Rack::new(lots, settings.metal_prices.clone());
     Ok((rack, settings))
+}
+
+/// What wire may be wanted for, where no piece is thought of yet.
+#[derive(Serialize, ToSchema)]
+struct WantedFor {
+    /// The word it goes by.
+    word: &'static str,
+    /// What it is called.
+    label: &'static str,
+    /// The question that is meant by it.
+    request: ChooseRequest,
+    /// What it must hold, as it is typed: `200 g`; empty where nothing hangs on it.
+    bears: String,
+    /// The hole it goes through, as it is typed: `0.7 mm`; empty where there is none.
+    hole: String,
+}
+
+/// The uses wire is asked for, each with the question that is meant by it.
+#[utoipa::path(get, path = "/api/wires/uses", responses((status = 200, body = Vec<WantedFor>), (status = 422, body = Problem)))]
+async fn uses(Shared(state): Shared<State>) -> Result<Json<Vec<WantedFor>>, Problem> {
+    worked(&state, |workshop| {
+        let all = Use::ALL.iter().map(|one| {
+            let request = one.request();
+            let (bears, hole) = request.typed(workshop.habits.unit);
+            WantedFor { word: one.word(), label: one.shown(), request, bears, hole }
+        });
+        Ok::<_, Faults>(all.collect())
+    })
+    .await
 }
 
 /// Ranks wires for a piece, with the reasons. Loads and efforts are estimates.

@@ -2,7 +2,7 @@
 
 use axum::Json;
 use lorimant_core::pattern::Worn;
-use lorimant_core::rack::choose::{Finish, Joined, Maker};
+use lorimant_core::rack::choose::{Finish, Joined, Maker, Matters};
 use lorimant_core::rack::stock::MovementKind;
 use lorimant_core::rack::stock::StockKind;
 use lorimant_core::rack::stock::scrap::Cleanliness;
@@ -107,6 +107,8 @@ struct Words {
     joins: Vec<Word>,
     /// Who makes it.
     makers: Vec<Word>,
+    /// What matters most in a wire.
+    matters: Vec<Word>,
 }
 
 /// Everything that is chosen by a word.
@@ -130,5 +132,6 @@ async fn words() -> Json<Words> {
         finishes: all!(Finish),
         joins: all!(Joined),
         makers: all!(Maker),
+        matters: all!(Matters),
     })
 }

@@ -2,10 +2,11 @@
 import { t } from '../../text'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import type { PatternKind, Piece } from '../../api/client'
 import PieceSketch from '../../drawing/PieceSketch.vue'
+import { useFilterInAddress } from '../../shared/address'
 import { useKept } from '../../shared/kept'
 import { useKinds } from '../../shared/kinds'
 import PaperField from '../../shared/PaperField.vue'
@@ -15,13 +16,13 @@ import { vOneStop } from '../../shared/oneStop'
 
 /** The findings there are to start from, each as it is usually made. What is kept of them stands under Kept. */
 const router = useRouter()
-const find = ref('')
+const find = useFilterInAddress('find')
 const words = useWords()
 const metalOf = (metal: string) => words.value?.metals.find(({ word }) => word === metal)?.label ?? ''
 const finding = refDebounced(find, 140)
-const family = ref<string | null>(null)
-const worn = ref<string | null>(null)
-const metal = ref<string | null>(null)
+const family = useFilterInAddress('family')
+const worn = useFilterInAddress('worn')
+const metal = useFilterInAddress('metal')
 
 const { data: kinds, error } = useKinds()
 const { data: kept } = useKept()
@@ -73,42 +74,38 @@ const sketch = (kind: PatternKind) => drawn.value?.get(JSON.stringify(usual(kind
         clearable
         data-test="find"
       />
-      <label
+      <v-select
         v-for="filter in [
           {
             label: t('library-view-kind'),
+            test: 'kind',
             model: family,
             choices: choices.families,
-            set: (v: string | null) => (family = v),
+            set: (v: string) => (family = v),
           },
           {
             label: t('library-view-worn'),
+            test: 'worn',
             model: worn,
             choices: choices.worn,
-            set: (v: string | null) => (worn = v),
+            set: (v: string) => (worn = v),
           },
           {
             label: t('library-view-wire'),
+            test: 'wire',
             model: metal,
             choices: choices.metals,
-            set: (v: string | null) => (metal = v),
+            set: (v: string) => (metal = v),
           },
         ]"
-        :key="filter.label"
+        :key="filter.test"
         class="filter"
-      >
-        <span class="quiet">{{ filter.label }}</span>
-        <select
-          :value="filter.model ?? ''"
-          :data-test="`filter-${filter.label.toLowerCase()}`"
-          @change="filter.set(($event.target as HTMLSelectElement).value || null)"
-        >
-          <option value="">{{ t('library-view-all') }}</option>
-          <option v-for="choice in filter.choices" :key="choice.value" :value="choice.value">
-            {{ choice.title }}
-          </option>
-        </select>
-      </label>
+        :label="filter.label"
+        :model-value="filter.model"
+        :items="[{ value: '', title: t('library-view-all') }, ...filter.choices]"
+        :data-test="`filter-${filter.test}`"
+        @update:model-value="filter.set"
+      />
       <router-link v-if="own" class="own" to="/saved" data-test="to-kept">
         {{ t('library-view-your-own-under-saved', { own }) }}
       </router-link>
@@ -162,23 +159,7 @@ const sketch = (kind: PatternKind) => drawn.value?.get(JSON.stringify(usual(kind
 }
 
 .filter {
-  display: flex;
-  align-items: baseline;
-  gap: 7px;
-}
-
-select {
-  font: inherit;
-  color: inherit;
-  background: none;
-  border: 0;
-  border-bottom: 1.5px solid rgb(var(--v-theme-hairline));
-  min-height: 36px;
-  max-width: 150px;
-}
-
-option {
-  background: rgb(var(--v-theme-surface));
+  flex: 0 1 150px;
 }
 
 .own {

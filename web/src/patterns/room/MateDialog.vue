@@ -114,14 +114,12 @@ watch(open, () => {
     <p v-if="weakest" class="read" role="status" data-test="weakest">{{ weakest.text }}</p>
     <div class="list">
       <template v-for="other in others" :key="other.id">
-        <label class="option of-set"
-          ><input
-            v-model="set"
-            type="checkbox"
-            :value="other.id"
-            :aria-label="t('mate-dialog-in-set', { name: other.name })"
-            data-test="of-set"
-        /></label>
+        <v-checkbox-btn
+          v-model="set"
+          :value="other.id"
+          :aria-label="t('mate-dialog-in-set', { name: other.name })"
+          data-test="of-set"
+        />
         <button
           type="button"
           class="plain menu-line other"
@@ -147,10 +145,6 @@ watch(open, () => {
   grid-template-columns: 30px minmax(0, 1fr);
   max-height: 46vh;
   overflow-y: auto;
-}
-
-.of-set {
-  padding-top: 6px;
 }
 
 .under {

@@ -2,7 +2,7 @@
 import { t } from '../../text'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref, useTemplateRef, watch } from 'vue'
+import { computed, ref, type ComponentPublicInstance, useTemplateRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, data, faultsOf, type ChooseRequest, type WireCandidate } from '../../api/client'
 import { useTyped } from '../../shared/form'
@@ -24,13 +24,65 @@ const finish = ref<ChooseRequest['finish']>('polished')
 const joined = ref<ChooseRequest['joined']>('not')
 const maker = ref<ChooseRequest['maker']>('confident')
 const most = ref('')
+const hole = ref('')
+const sensitive = ref(false)
+const springs = ref(false)
+const matters = ref<ChooseRequest['matters']>(null)
+
+/** Conditions that few pieces have: they stand there once asked for, and always where one was set. */
+const wantsMore = ref(false)
+const anySet = computed(
+  () =>
+    [hole, most].some((text) => text.value.trim()) ||
+    sensitive.value ||
+    springs.value ||
+    finish.value !== 'polished' ||
+    joined.value !== 'not' ||
+    maker.value !== 'confident',
+)
+const conditions = computed(() => wantsMore.value || anySet.value)
+
+/** What wire may be for, where no piece is thought of yet: the question that is meant can be changed word by word. */
+const { data: uses } = useQuery({
+  queryKey: ['uses'],
+  queryFn: () => data(api.GET('/api/wires/uses')),
+  staleTime: Infinity,
+})
+const keyOf = (use: string) => `use ${use}`
+const forUses = computed(() => ({
+  label: t('choose-view-uses'),
+  pieces: (uses.value ?? []).map(({ word, label, request }): ChosenPiece => ({
+    key: keyOf(word),
+    name: label,
+    purpose: request.purpose,
+    pieces_n: 1,
+  })),
+}))
+watch(piece, (now, before) => {
+  const [use, left] = [now, before].map((one) => uses.value?.find(({ word }) => keyOf(word) === one?.key))
+  if (!use && !left) return
+  // What a use asked for goes with it.
+  hole.value = use?.hole ?? ''
+  sensitive.value = use?.request.sensitive ?? false
+  springs.value = use?.request.springs ?? false
+  matters.value = use?.request.matters ?? null
+  if (!use) return
+  bears.value = use.bears
+  worn.value = use.request.worn ?? null
+  joined.value = use.request.joined
+  maker.value = use.request.maker
+})
 const set = ref<string[]>([])
 const opened = ref<string | null>(null)
 
-const { typed, faults: typedFaults } = useTyped(() => ({ bears_n: bears.value, most_each: most.value }), {
-  bears_n: 'newtons',
-  most_each: 'money',
-})
+const { typed, faults: typedFaults } = useTyped(
+  () => ({ bears_n: bears.value, most_each: most.value, hole_mm: hole.value }),
+  {
+    bears_n: 'newtons',
+    hole_mm: 'length',
+    most_each: 'money',
+  },
+)
 const request = computed<ChooseRequest | null>(() =>
   piece.value && typed.value
     ? {
@@ -41,6 +93,10 @@ const request = computed<ChooseRequest | null>(() =>
         joined: joined.value,
         maker: maker.value,
         most_each: typed.value.most_each,
+        hole_mm: typed.value.hole_mm,
+        sensitive: sensitive.value,
+        springs: springs.value,
+        matters: matters.value,
       }
     : null,
 )
@@ -60,10 +116,11 @@ const all = ref(false)
 const candidates = computed(() => (found.value?.candidates ?? []).slice(0, all.value ? undefined : FEW))
 watch(piece, () => ((set.value = []), (all.value = false)))
 
-const side = useTemplateRef<HTMLElement>('side')
+const side = useTemplateRef<ComponentPublicInstance>('side')
 function toCompared() {
-  side.value?.scrollIntoView({ block: 'start' })
-  side.value?.focus()
+  const table = side.value?.$el as HTMLElement | undefined
+  table?.scrollIntoView({ block: 'start' })
+  table?.focus()
 }
 const key = (one: WireCandidate) => one.label
 const compared = computed(() => candidates.value.filter((one) => set.value.includes(key(one))))
@@ -115,7 +172,8 @@ async function use(one: WireCandidate) {
   <div class="choose">
     <p class="wish serif">
       {{ t('choose-view-wire-for')
-      }}<PiecePicker v-model="piece" :label="t('choose-view-choose-piece')" first />{{ t('choose-view-worn')
+      }}<PiecePicker v-model="piece" :label="t('choose-view-choose-piece')" :also="forUses" first />{{
+        t('choose-view-worn')
       }}<select v-model="worn" class="word" :aria-label="t('choose-view-where-worn')" data-test="worn">
         <option :value="null">{{ t('choose-view-where-usually') }}</option>
         <option v-for="one in words?.worn ?? []" :key="one.word" :value="one.word">
@@ -127,32 +185,81 @@ async function use(one: WireCandidate) {
         class="word short"
         inputmode="decimal"
         :aria-label="t('choose-view-weight-must-hold-grams')"
+        :placeholder="t('choose-view-nothing')"
         data-test="bears"
-      />,
-      <select v-model="finish" class="word" :aria-label="t('choose-view-how-finished')" data-test="finish">
-        <option v-for="one in words?.finishes ?? []" :key="one.word" :value="one.word">
+      />{{ t('choose-view-matters')
+      }}<select
+        v-model="matters"
+        class="word"
+        :aria-label="t('choose-view-what-matters')"
+        data-test="matters"
+      >
+        <option :value="null">{{ t('choose-view-nothing-more') }}</option>
+        <option v-for="one in words?.matters ?? []" :key="one.word" :value="one.word">
           {{ one.label }}
         </option></select
-      >,
-      <select v-model="joined" class="word" :aria-label="t('choose-view-how-joined')" data-test="joined">
-        <option v-for="one in words?.joins ?? []" :key="one.word" :value="one.word">
-          {{ one.label }}
-        </option></select
-      >{{ t('choose-view-made')
-      }}<select v-model="maker" class="word" :aria-label="t('choose-view-who-makes')" data-test="maker">
-        <option v-for="one in words?.makers ?? []" :key="one.word" :value="one.word">
-          {{ one.label }}
-        </option></select
-      >{{ t('choose-view-for-at-most')
-      }}<input
-        v-model="most"
-        class="word short"
-        inputmode="decimal"
-        :aria-label="t('choose-view-what-wire-one-may-cost')"
-        :placeholder="t('choose-view-any')"
-        data-test="most"
-      />{{ t('choose-view-wire-each', { currency }) }}
+      >.
+      <button
+        v-if="!anySet"
+        type="button"
+        class="plain link more"
+        :aria-expanded="conditions"
+        data-test="conditions"
+        @click="wantsMore = !wantsMore"
+      >
+        {{ conditions ? t('choose-view-fewer-conditions') : t('choose-view-more-conditions') }}
+      </button>
     </p>
+    <template v-if="conditions">
+      <p class="wish serif">
+        {{ t('choose-view-goes-through')
+        }}<input
+          v-model="hole"
+          class="word short"
+          :aria-label="t('choose-view-hole')"
+          :placeholder="t('choose-view-no-hole')"
+          autocomplete="off"
+          data-test="hole"
+        />{{ t('choose-view-is')
+        }}<select
+          v-model="finish"
+          class="word"
+          :aria-label="t('choose-view-how-finished')"
+          data-test="finish"
+        >
+          <option v-for="one in words?.finishes ?? []" :key="one.word" :value="one.word">
+            {{ one.label }}
+          </option></select
+        >,
+        <select v-model="joined" class="word" :aria-label="t('choose-view-how-joined')" data-test="joined">
+          <option v-for="one in words?.joins ?? []" :key="one.word" :value="one.word">
+            {{ one.label }}
+          </option></select
+        >{{ t('choose-view-made')
+        }}<select v-model="maker" class="word" :aria-label="t('choose-view-who-makes')" data-test="maker">
+          <option v-for="one in words?.makers ?? []" :key="one.word" :value="one.word">
+            {{ one.label }}
+          </option></select
+        >{{ t('choose-view-for-at-most')
+        }}<input
+          v-model="most"
+          class="word short"
+          inputmode="decimal"
+          :aria-label="t('choose-view-what-wire-one-may-cost')"
+          :placeholder="t('choose-view-any')"
+          data-test="most"
+        />{{ t('choose-view-wire-each', { currency }) }}
+      </p>
+      <div class="needs">
+        <v-checkbox-btn
+          v-model="sensitive"
+          inline
+          :label="t('choose-view-sensitive')"
+          data-test="sensitive"
+        />
+        <v-checkbox-btn v-model="springs" inline :label="t('choose-view-springs')" data-test="springs" />
+      </div>
+    </template>
     <p v-if="!faults.length" class="quiet hint">{{ t('choose-view-weights-efforts-estimates') }}</p>
     <p v-for="(fault, i) in faults" :key="fault.field" class="stop hint" role="alert">
       {{ fault.message }}
@@ -167,15 +274,13 @@ async function use(one: WireCandidate) {
       <div>
         <ol v-one-stop class="list" data-test="candidates">
           <li v-for="(one, i) in candidates" :key="key(one)" :style="{ '--metal': one.colour }">
-            <label class="option set">
-              <input
-                type="checkbox"
-                :checked="set.includes(key(one))"
-                :aria-label="t('choose-view-compare', { wire: one.label })"
-                data-test="compare"
-                @change="toggle(one)"
-              />
-            </label>
+            <v-checkbox-btn
+              class="set"
+              :model-value="set.includes(key(one))"
+              :aria-label="t('choose-view-compare', { wire: one.label })"
+              data-test="compare"
+              @update:model-value="toggle(one)"
+            />
             <span class="rank num">{{ i + 1 }}</span>
             <div>
               <h2>
@@ -222,7 +327,7 @@ async function use(one: WireCandidate) {
       <aside>
         <p v-if="found.no_load" class="quiet" data-test="no-load">{{ found.no_load }}</p>
         <HoldPlot v-else :candidates="candidates" :set="set" :bears="found?.bears_g ?? 0" />
-        <table
+        <v-table
           v-if="compared.length > 1"
           id="compared"
           ref="side"
@@ -247,7 +352,7 @@ async function use(one: WireCandidate) {
               <td v-for="one in compared" :key="key(one)" class="right num">{{ row.of(one) }}</td>
             </tr>
           </tbody>
-        </table>
+        </v-table>
         <p v-else class="quiet">{{ t('choose-view-select-two-four-wires-compare') }}</p>
         <section v-for="method in found.makers_differ" :key="method.question" class="method">
           <h2>{{ method.question }}</h2>
@@ -274,6 +379,13 @@ async function use(one: WireCandidate) {
   line-height: 1.75;
   max-width: 62ch;
   margin: 0;
+}
+
+.needs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 18px;
+  margin-top: 6px;
 }
 
 .short {
@@ -317,10 +429,7 @@ async function use(one: WireCandidate) {
 }
 
 .set {
-  min-height: 26px;
-  margin: 0;
-  align-items: flex-start;
-  padding-top: 3px;
+  align-self: start;
 }
 
 .rank {

@@ -201,7 +201,7 @@ watch([typedFaults, error], () => {
       <p class="large second">
         <span class="num">{{ money(cost.pair) }}</span> <span class="quiet">{{ t('cost-view-pair') }}</span>
       </p>
-      <table class="ledger">
+      <v-table class="ledger">
         <tbody>
           <tr>
             <td>{{ t('cost-view-wire-losses-included') }}</td>
@@ -220,7 +220,7 @@ watch([typedFaults, error], () => {
             <td class="right num">{{ money(cost.all) }}</td>
           </tr>
         </tbody>
-      </table>
+      </v-table>
       <p class="serif verdict" data-test="verdict">{{ cost.text }}</p>
       <p class="quiet working">{{ t('cost-view-one-2', { working: cost.working }) }}</p>
     </section>

@@ -9,6 +9,7 @@ import CutStrip from './CutStrip.vue'
 import PaperField from '../../shared/PaperField.vue'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
+import { useWords } from '../../shared/words'
 import { holdBack } from '../../shared/coming'
 
 /** The cut plan of one wire: solved, drawn, ticked off as it is cut, booked in one step. */
@@ -16,6 +17,12 @@ const props = defineProps<{ of: Wanted }>()
 const refresh = useRackRefresh()
 const notice = useNotice()
 const { metres } = useAmounts()
+const words = useWords()
+/** What the wire comes as, where it is no spool. */
+const kindOf = ({ kind }: StockCut) => {
+  const named = kind === 'spool' ? undefined : words.value?.stock_kinds.find(({ word }) => word === kind)
+  return named ? t('wire-plan-kind', { kind: named.label }) : ''
+}
 
 const losses = ref({ trim_mm: '', kerf_mm: '0', shortest_useful_mm: '' })
 const plan = ref<CutPlan | null>(null)
@@ -204,21 +211,17 @@ async function takeFile(file: string) {
       </p>
       <ul class="strips">
         <li v-for="piece in plan.stock" :key="piece.stock" data-test="strip">
-          <label class="option tick no-print">
-            <input
-              v-model="cut"
-              type="checkbox"
-              :value="piece.stock"
-              :aria-label="t('wire-plan-cut', { piece: name(piece) })"
-              data-test="tick"
-            />
-          </label>
+          <v-checkbox-btn
+            v-model="cut"
+            class="no-print"
+            :value="piece.stock"
+            :aria-label="t('wire-plan-cut', { piece: name(piece) })"
+            data-test="tick"
+          />
           <div class="strip">
             <p class="do">
               <b>{{ name(piece) }}</b>
-              <span class="quiet"
-                >{{ piece.kind === 'spool' ? '' : `${piece.kind}, ` }}{{ metres(piece.length_mm) }}</span
-              >
+              <span class="quiet">{{ kindOf(piece) }}{{ metres(piece.length_mm) }}</span>
             </p>
             <CutStrip :piece="piece" :longest="longest" :colour="of.colour" />
             <p class="says">{{ piece.text }}</p>
@@ -307,14 +310,9 @@ progress {
 
 .strips li {
   display: grid;
+  align-items: start;
   grid-template-columns: 30px minmax(0, 1fr);
   padding-top: 9px;
-}
-
-.tick {
-  margin: 0;
-  align-items: flex-start;
-  padding-top: 2px;
 }
 
 .strip p {

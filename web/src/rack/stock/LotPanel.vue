@@ -312,7 +312,7 @@ function edit() {
         <p v-for="fault in elsewhere" :key="fault.message" class="stop" role="alert" data-test="lot-fault">
           {{ fault.message }}
         </p>
-        <table class="ledger" data-test="ledger">
+        <v-table class="ledger" data-test="ledger">
           <thead>
             <tr>
               <th>{{ t('lot-panel-when') }}</th>
@@ -366,7 +366,7 @@ function edit() {
               </td>
             </tr>
           </tbody>
-        </table>
+        </v-table>
         <v-btn class="ml-n4 mt-2" @click="open = false">{{ t('lot-panel-close') }}</v-btn>
       </template>
       <p v-else class="quiet" role="status">{{ t('lot-panel-fetching-its-ledger') }}</p>

@@ -137,7 +137,7 @@ async function bringIn() {
             })
           }}
         </p>
-        <table class="ledger">
+        <v-table class="ledger">
           <tbody>
             <tr v-for="row in seen.rows" :key="row.place">
               <td class="quiet place">{{ row.place }}</td>
@@ -149,7 +149,7 @@ async function bringIn() {
               </td>
             </tr>
           </tbody>
-        </table>
+        </v-table>
         <p v-if="seen.rows_n > seen.rows.length" class="quiet">
           {{ t('rack-files-more-2', { rows: seen.rows_n - seen.rows.length }) }}
         </p>

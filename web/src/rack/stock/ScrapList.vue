@@ -69,7 +69,7 @@ const book = () =>
     <p v-if="!grouped.length" class="quiet">
       {{ t('scrap-list-no-scrap-yet-keep-metals') }}
     </p>
-    <table v-else class="ledger">
+    <v-table v-else class="ledger">
       <tbody v-one-stop="'tr'">
         <tr v-for="pile in grouped" :key="pile.metal + pile.cleanliness">
           <td>
@@ -98,7 +98,7 @@ const book = () =>
           <td class="right num">{{ money(heap?.value) }}</td>
         </tr>
       </tfoot>
-    </table>
+    </v-table>
     <div class="no-print">
       <v-btn class="ml-n4" data-test="add-scrap" @click="start()">{{ t('scrap-list-add-scrap') }}</v-btn>
       <v-btn data-test="prices" @click="pricing = true">{{ t('scrap-list-metal-prices') }}</v-btn>
@@ -133,9 +133,7 @@ const book = () =>
         data-test="scrap-mass"
       />
       <PaperField v-model="note" name="note" :label="t('scrap-list-note')" maxlength="200" />
-      <label class="option mt-2"
-        ><input v-model="out" type="checkbox" />{{ t('scrap-list-taken-out-not-added') }}</label
-      >
+      <v-checkbox-btn v-model="out" :label="t('scrap-list-taken-out-not-added')" data-test="scrap-out" />
     </PaperDialog>
   </section>
 </template>

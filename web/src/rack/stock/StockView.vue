@@ -13,7 +13,7 @@ import LotRow from './LotRow.vue'
 import RackFiles from './RackFiles.vue'
 import ScrapList from './ScrapList.vue'
 import PaperField from '../../shared/PaperField.vue'
-import { useFilterInAddress, useOpenedByAddress } from '../../shared/address'
+import { useFilterInAddress, useOpenedByAddress, useTickInAddress } from '../../shared/address'
 import { useAmounts } from '../../shared/amounts'
 import { useTyped } from '../../shared/form'
 import { useWords } from '../../shared/words'
@@ -23,8 +23,13 @@ const { metres } = useAmounts()
 const words = useWords()
 const find = useFilterInAddress('find')
 const metal = useFilterInAddress<Wire['metal']>('metal')
+/** What wire comes as, spools and the rest together first. */
+const kinds = computed(() => [
+  { value: '', title: t('stock-view-spools-offcuts') },
+  ...(words.value?.stock_kinds ?? []).map(({ word, label }) => ({ value: word, title: label })),
+])
 const kind = useFilterInAddress<'spool' | 'offcut' | 'straight'>('kind')
-const usedUp = ref(false)
+const usedUp = useTickInAddress('used-up')
 const holds = ref('')
 /** Where the next small piece could come from: a length, typed any way lengths are written. */
 const { typed, faults: holdsFaults } = useTyped(() => ({ holds: holds.value }), { holds: 'length' })
@@ -123,18 +128,14 @@ function choose(next: Wire['metal']) {
         </button>
       </div>
       <div v-if="!empty" class="bar filters no-print">
-        <select
+        <v-select
           v-model="kind"
-          class="word"
+          class="kind"
+          :items="kinds"
           :aria-label="t('stock-view-kind-lot')"
           data-test="filter-kind"
-          @change="page = 0"
-        >
-          <option value="">{{ t('stock-view-spools-offcuts') }}</option>
-          <option v-for="one in words?.stock_kinds ?? []" :key="one.word" :value="one.word">
-            {{ t('stock-view-s', { one: one.label }) }}
-          </option>
-        </select>
+          @update:model-value="page = 0"
+        />
         <label class="holds">
           {{ t('stock-view-that-make-piece')
           }}<input
@@ -147,11 +148,13 @@ function choose(next: Wire['metal']) {
           />
         </label>
         <span class="grow" />
-        <label class="option">
-          <input v-model="usedUp" type="checkbox" data-test="used-up" @change="page = 0" />{{
-            t('stock-view-used-up-or-archived')
-          }}
-        </label>
+        <v-checkbox-btn
+          v-model="usedUp"
+          inline
+          :label="t('stock-view-used-up-or-archived')"
+          data-test="used-up"
+          @update:model-value="page = 0"
+        />
       </div>
       <p v-for="fault in holdsFaults" :key="fault.message" class="stop" role="alert" data-test="holds-fault">
         {{ fault.message }}
@@ -248,6 +251,10 @@ function choose(next: Wire['metal']) {
 
 .grow {
   flex: 1;
+}
+
+.kind {
+  flex: 0 1 190px;
 }
 
 .holds input {

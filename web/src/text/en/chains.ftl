@@ -39,6 +39,8 @@ chain-stage-drag-turn = drag to turn
 
 chain-view-three-repeats = three repeats
 chain-view-ring-by-ring = ring by ring
+chain-view-twelve = twelve
+chain-view-backwards = backwards
 chain-view-not-ring-number-enter-number = “{ $field }” is not a ring number. Enter a number.
 chain-view-plan-weaving-steps-pdf = Plan and weaving steps, PDF
 chain-view-a4-six-rows-drawn-at = A4, six rows drawn at true size
@@ -175,3 +177,9 @@ ratio-scale-floppy = { " " }floppy{ " " }
 ## chain
 
 chain-19-cm-byzantine-quarter-hard = 19 cm byzantine quarter-hard red brass 1.2 mm 5 mm rod
+
+## picture
+
+picture-front = front
+picture-above = above
+picture-along = along

@@ -29,6 +29,7 @@ check-view-not-saved-reading-isnt-steady = Not saved: the reading isn’t steady
 check-view-set-aside-no-longer-counts = Set aside. It no longer counts.
 check-view-counts-again = Counts again.
 check-view-fix = fix it
+check-view-passes = passes
 check-view-set-apart = set it apart
 check-view-measurements = Measurements
 check-view-loading = Loading…
@@ -200,6 +201,8 @@ practice-view-met = met
 
 reading-list-all-readings = All { $readings } readings
 reading-list-simulated-caliper = simulated caliper
+reading-list-typed = typed
+reading-list-caliper = caliper
 reading-list-hide-readings = Hide the readings
 reading-list-count-again = Count again
 reading-list-set-aside = Set aside

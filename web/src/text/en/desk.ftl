@@ -72,6 +72,7 @@ shelf-archive = Archive
 shelf-copy = { $slice }, copy
 shelf-duplicated-as = Duplicated as “{ $name }”.
 shelf-restored-from-archive = restored from the archive
+shelf-archived = archived
 shelf-was = “{ $name }” was { $archived }.
 shelf-start-batch = Start batch of { $n }
 shelf-rename-or-change-note = Rename or change the note

@@ -55,16 +55,16 @@ metal-table-metals-their-figures = Metals and their figures
 metal-table-typical-handbook-values-for-wrought = Typical handbook values for wrought wire, not a certificate: flow stress ±15 %, stiffness ±3 %, temperatures about. Source: metals handbooks (ASM Handbook vol. 2) and wire makers’ sheets; hardening constants fitted to the strengths listed for the tempers.
 metal-table-metals = Metals
 metal-table-metal = Metal
-metal-table-stiffness-gpa = stiffness, GPa
-metal-table-yields-at-mpa-soft = yields at, MPa: soft
-metal-table-fully-worked = fully worked
-metal-table-breaks-at-strain = breaks at strain
+metal-table-stiffness-gpa = Stiffness, GPa
+metal-table-yields-at-mpa-soft = Yields at, MPa: soft
+metal-table-fully-worked = Fully worked
+metal-table-breaks-at-strain = Breaks at strain
 metal-table-g-cm = g/cm³
-metal-table-anneals-c = anneals, °C
-metal-table-how-tell-hot-enough-then = how to tell it is hot enough; then
-metal-table-melts-c = melts, °C
-metal-table-joins-by = joins by
-metal-table-care = care
+metal-table-anneals-c = Anneals, °C
+metal-table-how-tell-hot-enough-then = How to tell it is hot enough; then
+metal-table-melts-c = Melts, °C
+metal-table-joins-by = Joins by
+metal-table-care = Care
 
 ## help-view
 

@@ -41,3 +41,7 @@ make-next-started = Started: { $name }.
 ## download
 
 download-making = Making { $title }
+
+## amounts
+
+amounts-under = under { $least }

@@ -103,7 +103,6 @@ plier-list-add-pliers = Add pliers
 plier-list-none-yet-measure-your-round = None yet. Measure your round-nose pliers at two places on the jaw and add them.
 plier-list-jaws = Jaws
 plier-list-edit-or-remove = Edit or remove
-plier-list-plier = plier
 
 ## rod-dialog
 

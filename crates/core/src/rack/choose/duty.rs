@@ -145,7 +145,9 @@ impl Duty {
         let bearing = self.bearing.iter().filter_map(|place| place.bent_mm).fold(0.0, f64::max);
         let all = self.bends.iter().map(|(inside, _)| *inside).fold(0.0, f64::max);
         let widest = if bearing > 0.0 { bearing } else { all };
-        let springback_ratio = if widest > 0.0 { bending.springback_ratio(widest / 2.0 + c) } else { 1.0 };
+        let radius = widest / 2.0 + c;
+        let wound = bending.wound_radius(radius).filter(|_| widest > 0.0);
+        let springback_ratio = if widest > 0.0 { wound.map_or(0.0, |wound| wound / radius) } else { 1.0 };
         if springback_ratio <= 0.0 {
             return None;
         }

@@ -7,6 +7,7 @@
 mod duty;
 mod made;
 mod weigh;
+mod wish;
 
 use rust_decimal::Decimal;
 use serde::{Deserialize, Serialize};
@@ -25,6 +26,7 @@ use crate::words::words;
 use lorimant_text::{Text, text};
 
 pub use duty::Duty;
+pub use wish::{Matters, Use};
 
 words! {
     /// How a piece is finished.
@@ -70,9 +72,18 @@ pub struct ChooseRequest {
     /// Where it is worn; where the piece usually is if left out.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub worn: Option<Worn>,
+    /// Whether the ear or the skin bears little: no nickel, and as little copper as can be.
+    #[serde(default, skip_serializing_if = "std::ops::Not::not")]
+    pub sensitive: bool,
     /// What it must bear, N; 0 where nothing hangs on it.
     #[serde(default)]
     pub bears_n: f64,
+    /// The hole that it has to go through, mm, where there is one: a bead's.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub hole_mm: Option<f64>,
+    /// Whether it has to spring back from far, like a bracelet coil that is put over the hand.
+    #[serde(default, skip_serializing_if = "std::ops::Not::not")]
+    pub springs: bool,
     /// How it is finished.
     #[serde(default = "left")]
     pub finish: Finish,
@@ -82,6 +93,9 @@ pub struct ChooseRequest {
     /// Who makes it.
     #[serde(default = "confident")]
     pub maker: Maker,
+    /// What matters most, where something does.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub matters: Option<Matters>,
     /// What the wire of one piece may cost, in the workshop's currency.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
@@ -207,6 +221,7 @@ impl ChooseRequest {
     fn check(&self) -> Result<(), Faults> {
         let mut faults = Faults::none();
         faults.keep(Self::BEARS.check("bears_n", self.bears_n));
+        faults.keep(self.hole_mm.map_or(Ok(0.0), |hole| wish::HOLE.check("hole_mm", hole)));
         faults.keep(check_money("most_each", self.most_each));
         faults.into_result()
     }

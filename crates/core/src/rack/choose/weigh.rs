@@ -7,7 +7,7 @@ use rust_decimal::Decimal;
 use rust_decimal::prelude::{FromPrimitive as _, ToPrimitive as _};
 
 use super::duty::{Duty, Measured};
-use super::{ChooseRequest, Finish, Joined, Maker, MakersDiffer, WireCandidate};
+use super::{ChooseRequest, Finish, Joined, Maker, MakersDiffer, Matters, WireCandidate};
 use crate::making::operations::Anneal;
 use crate::pattern::Worn;
 use crate::pattern::check::{PIERCING_MM, piercings_take};
@@ -16,11 +16,14 @@ use crate::rack::stock::price::Rack;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::metal::{Commonness, Joining, Metal, Nickel, Temper};
-use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, grams_that_pull, load_told};
+use crate::wire::strength::{self, CRACK_STRAIN, WATCH_STRAIN, grams_that_pull, load_told};
 use crate::words::capital;
 use crate::words::length::{LengthUnit, shown, thickness};
 use crate::words::scale::of_wire;
 use lorimant_text::text;
+
+/// What a wire misses that shops seldom sell in its temper.
+const SELDOM_SOLD: f64 = 0.6;
 
 /// Effort that hands put up with all day, as a multiple of 20 AWG soft copper.
 fn comfortable(maker: Maker) -> f64 {
@@ -39,8 +42,13 @@ const UNFIT: f64 = 1.5;
 /// What a wire misses that would have to be bought, where there is a rack at all.
 const TO_BUY: f64 = 0.08;
 
+/// What a wire misses that is not there: it has to be bought, and that in its temper.
 fn to_buy(wire: &Wire, rack: &Rack) -> f64 {
-    if rack.wires().next().is_none() || rack.left_mm(wire) > 0.0 { 0.0 } else { TO_BUY }
+    if rack.left_mm(wire) > 0.0 {
+        return 0.0;
+    }
+    let bought = if rack.wires().next().is_none() { 0.0 } else { TO_BUY };
+    bought + if wire.metal.is_sold_in(wire.temper) { 0.0 } else { SELDOM_SOLD }
 }
 
 /// What so much of a wire costs, by the one price there is of it.
@@ -59,6 +67,12 @@ enum Point {
     Load,
     Ear,
     Skin,
+    /// The hole it goes through.
+    Hole,
+    /// That it springs back from far.
+    Springs,
+    /// What matters most.
+    Wish,
     Hands,
     Strain,
     Springback,
@@ -78,6 +92,9 @@ fn unusual(metal: Metal) -> f64 {
         Commonness::Asked => 1.2,
     }
 }
+
+/// Share of the effort hands put up with that is still called easy.
+const EASY: f64 = 0.4;
 
 /// Hands cannot bend wire of more than so many times the effort of 20 AWG soft copper.
 const MOST_EFFORT: f64 = 25.0;
@@ -101,12 +118,23 @@ impl ChooseRequest {
         self.worn.unwrap_or(duty.worn)
     }
 
+    /// The wire a finding is usually made of; of rings there is none.
+    fn usual_wire(&self) -> Option<Wire> {
+        match &self.purpose {
+            Piece::Finding(request) => Some(request.kind.0.usual()),
+            Piece::Rings(_) | Piece::Chain(_) => None,
+        }
+    }
+
     /// Why a metal cannot serve at all.
     pub(super) fn excludes(&self, metal: Metal, duty: &Duty) -> Option<String> {
         let figures = metal.figures();
         let worn = self.worn(duty);
         if figures.nickel == Nickel::Contained && worn != Worn::Between {
             return Some(text!("choose-weigh-contains-nickel-not-against-skin").to_owned());
+        }
+        if self.sensitive && (figures.nickel != Nickel::Free || figures.stains) {
+            return Some(text!("choose-weigh-irritates-sensitive-skin").to_owned());
         }
         if figures.rusts && worn != Worn::Between {
             return Some(text!("choose-weigh-rusts-against-skin").to_owned());
@@ -124,7 +152,7 @@ impl ChooseRequest {
         None
     }
 
-    fn points(&self, wire: &Wire, measured: &Measured, duty: &Duty, cost: Option<f64>) -> [(Point, f64); 10] {
+    fn points(&self, wire: &Wire, measured: &Measured, duty: &Duty, cost: Option<f64>) -> [(Point, f64); 13] {
         let (worn, figures) = (self.worn(duty), wire.metal.figures());
         let load = if self.bears_n <= 0.0 || !duty.bears() || measured.holds_n >= self.bears_n {
             0.0
@@ -152,23 +180,37 @@ impl ChooseRequest {
             f if f.skin_share.is_some() && worked_over => 0.3,
             _ => 0.0,
         };
-        let hands = over(measured.effort, comfortable(self.maker));
+        let light = if self.matters == Some(Matters::EasyToBend) { EASY } else { 1.0 };
+        // A thick clasp is heavy work in any wire: only what is heavier than its usual wire is held against one.
+        let usual = self.usual_wire().map_or(0.0, |wire| strength::hand_effort(&wire));
+        let hands = over(measured.effort, (light * comfortable(self.maker)).max(light * usual));
         let strain = 2.0 * (measured.strain_used - WATCH_STRAIN).max(0.0);
-        let springback = 2.0 * (1.0 - measured.springback_ratio);
+        // What is to keep its shape springs: that is no fault then.
+        let keeps_shape = self.springs || self.matters == Some(Matters::KeepsShape);
+        let springback = if keeps_shape { 0.0 } else { 2.0 * (1.0 - measured.springback_ratio) };
         // A finding has the temper it is usually made in; rings are wound of whatever is not harder than half-hard.
         let spent = wire.temper.strain();
         let step = Temper::QuarterHard.strain();
         let from_usual = match &self.purpose {
             Piece::Finding(request) => {
                 let steps = (spent - request.kind.0.usual().temper.strain()) / step;
-                if steps < 0.0 { -steps * softer_step(self.maker) } else { steps * HARDER_STEP }
+                match self.matters {
+                    Some(Matters::EasyToBend) if steps < 0.0 => -steps * softer_step(Maker::Practising),
+                    Some(Matters::KeepsShape) if steps > 0.0 => 0.1 * steps,
+                    _ if steps < 0.0 => -steps * softer_step(self.maker),
+                    _ => steps * HARDER_STEP,
+                }
             }
+            _ if keeps_shape => 0.0,
             _ if spent > Temper::HalfHard.strain() => {
                 0.2 + HARDER_STEP * (spent - Temper::HalfHard.strain()) / step
             }
             _ => 0.0,
         };
-        let keeps = if figures.fatigues {
+        let keeps = if figures.fatigues && duty.bears() {
+            // What is opened and closed, or pulled at, breaks there.
+            1.2
+        } else if figures.fatigues {
             0.6
         } else if figures.stays_soft && self.joined != Joined::Fused {
             0.2
@@ -176,7 +218,10 @@ impl ChooseRequest {
             0.0
         };
         let temper = from_usual + keeps;
-        let ratio = wire.size_mm / duty.drawn_mm;
+        let spring_wire = self.springs && wire.metal.is_sold_in(Temper::Spring);
+        // Through a hole goes what is thinner: as near to the drawing as it lets.
+        let drawn_mm = self.goes_through_mm().map_or(duty.drawn_mm, |most| most.min(duty.drawn_mm));
+        let ratio = wire.size_mm / drawn_mm;
         let looks = 1.5 * ratio.ln().abs() + if ratio < 0.97 { THINNER } else { 0.0 };
         let most = self.most_each.and_then(|most| most.to_f64());
         let money = match (most, cost) {
@@ -188,20 +233,23 @@ impl ChooseRequest {
         [
             (Point::Load, load),
             (Point::Ear, ear),
-            (Point::Skin, skin),
+            (Point::Skin, skin + self.irritates(wire.metal)),
+            (Point::Hole, 0.0),
+            (Point::Springs, self.springs_less(wire)),
+            (Point::Wish, self.matters_less(wire)),
             (Point::Hands, hands),
             (Point::Strain, strain),
             (Point::Springback, springback),
             (Point::Temper, temper),
             (Point::Looks, looks),
             (Point::Money, money),
-            (Point::Usual, unusual(wire.metal)),
+            (Point::Usual, if self.sensitive || spring_wire { 0.0 } else { unusual(wire.metal) }),
         ]
     }
 
     /// How far a wire is from what is wanted; none where it would crack.
     pub(super) fn misses(&self, wire: &Wire, measured: &Measured, duty: &Duty, rack: &Rack) -> Option<f64> {
-        if measured.strain_used > CRACK_STRAIN || measured.effort > MOST_EFFORT {
+        if measured.strain_used > CRACK_STRAIN || measured.effort > MOST_EFFORT || !self.passes(wire) {
             return None;
         }
         let cost = cost(wire, measured.blank_mm, rack).and_then(|cost| cost.to_f64());
@@ -224,12 +272,18 @@ impl ChooseRequest {
         let cost = cost(wire, measured.blank_mm, rack).map(|cost| cost.round_dp(3));
         let left_mm = rack.left_mm(wire);
         let points = self.points(wire, &measured, duty, cost.and_then(|cost| cost.to_f64()));
+        // Whether it holds is what was asked for first, and said first.
+        let asked_first = |point: Point| point == Point::Load && self.bears_n > 0.0;
         let mut reasons: Vec<(f64, String)> = points
             .iter()
             .filter_map(|(point, miss)| {
-                Some((*miss, self.sentence(*point, *miss, wire, (&measured, duty), cost, habits.unit)?))
+                let told = self.sentence(*point, *miss, wire, (&measured, duty), cost, habits.unit)?;
+                Some((if asked_first(*point) { f64::INFINITY } else { *miss }, told))
             })
             .collect();
+        if left_mm <= 0.0 && !wire.metal.is_sold_in(wire.temper) {
+            reasons.push((SELDOM_SOLD, text!("choose-weigh-seldom-sold", temper = wire.temper.shown())));
+        }
         let unfit_miss = if unfit.is_empty() { 0.0 } else { UNFIT };
         reasons.extend(unfit.into_iter().map(|sentence| (UNFIT, sentence)));
         // What misses plainly first, the worst before the rest; what is as wanted keeps its order.
@@ -285,8 +339,13 @@ impl ChooseRequest {
             Point::Ear if self.worn(duty) != Worn::Ear => return None,
             Point::Ear => ear_told(wire, unit),
             Point::Skin if miss <= 0.0 => return None,
+            Point::Skin if self.sensitive => text!("choose-weigh-sensitive-may-not-bear-it").to_owned(),
             Point::Skin if wire.metal.figures().stains => text!("choose-weigh-stains-skin").to_owned(),
             Point::Skin => text!("choose-weigh-its-outer-layer-thin-polish").to_owned(),
+            Point::Hole => self.hole_told(wire, unit)?,
+            Point::Springs if !self.springs => return None,
+            Point::Springs => text!("choose-wish-springs", well = miss < 0.8),
+            Point::Wish => self.wish_told(miss)?,
             Point::Hands => {
                 let most = comfortable(self.maker);
                 let hands = match measured.effort / most {

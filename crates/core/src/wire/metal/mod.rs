@@ -202,6 +202,17 @@ words! {
     }
 }
 
+/// How soon a metal tarnishes.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Tarnish {
+    /// Not in years.
+    Never,
+    /// In months.
+    Slowly,
+    /// In weeks.
+    Soon,
+}
+
 words! {
     /// How a metal's end draws up in the flame.
     pub enum Balls ("balls") {
@@ -316,6 +327,80 @@ impl Metal {
     /// ```
     pub fn is_steel(self) -> bool {
         matches!(self, Self::StainlessSteel | Self::MildSteel)
+    }
+
+    /// Whether it is taken for silver when it is polished.
+    pub fn looks_like_silver(self) -> bool {
+        matches!(
+            self,
+            Self::SterlingSilver
+                | Self::GermaniumSilver
+                | Self::FineSilver
+                | Self::SilverFilled
+                | Self::NickelSilver
+                | Self::StainlessSteel
+                | Self::Aluminium
+        )
+    }
+
+    /// Whether shops commonly sell wire of it in a temper: the ones between are drawn to order, or come about at the bench.
+    ///
+    /// ```
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// assert!(Metal::SterlingSilver.is_sold_in(Temper::HalfHard));
+    /// assert!(!Metal::SterlingSilver.is_sold_in(Temper::Spring));
+    /// assert!(Metal::StainlessSteel.is_sold_in(Temper::Spring));
+    /// ```
+    pub fn is_sold_in(self, temper: Temper) -> bool {
+        match temper {
+            Temper::Soft => true,
+            Temper::HalfHard => !matches!(self, Self::MildSteel | Self::FineSilver | Self::Niobium),
+            Temper::Hard => !matches!(
+                self,
+                Self::FineSilver
+                    | Self::Niobium
+                    | Self::Titanium
+                    | Self::Copper
+                    | Self::Gold14k
+                    | Self::GoldFilled
+                    | Self::SilverFilled
+            ),
+            Temper::Spring => {
+                matches!(self, Self::StainlessSteel | Self::PhosphorBronze | Self::Brass | Self::NickelSilver)
+            }
+            Temper::QuarterHard | Temper::ThreeQuarterHard | Temper::ExtraHard => false,
+        }
+    }
+
+    /// How soon it tarnishes when it is worn.
+    pub fn tarnish(self) -> Tarnish {
+        match self {
+            Self::GoldFilled
+            | Self::Gold14k
+            | Self::StainlessSteel
+            | Self::Niobium
+            | Self::Titanium
+            | Self::Aluminium => Tarnish::Never,
+            Self::GermaniumSilver | Self::FineSilver => Tarnish::Slowly,
+            _ => Tarnish::Soon,
+        }
+    }
+
+    /// What so much wire of it costs beside copper, about: by what shops ask for a gram, at the middle of their range.
+    ///
+    /// ```
+    /// use lorimant_core::wire::metal::Metal;
+    ///
+    /// assert_eq!(Metal::Copper.times_the_price_of_copper(), 1.0);
+    /// assert!(Metal::Gold14k.times_the_price_of_copper() > Metal::SterlingSilver.times_the_price_of_copper());
+    /// ```
+    pub fn times_the_price_of_copper(self) -> f64 {
+        let of = |metal: Self| {
+            let figures = metal.figures();
+            (figures.gram_costs.0 * figures.gram_costs.1).sqrt() * figures.density_g_cm3
+        };
+        of(self) / of(Self::Copper)
     }
 
     /// Which metals it may be tumbled with. Copper plates out on silver where the water turns sour, what is harder marks
