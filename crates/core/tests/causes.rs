@@ -5,12 +5,15 @@ use crate::common::{planted, tapered, usual};
 use lorimant_core::chance::Chance;
 use lorimant_core::learn::cause::{Cause, causes};
 use lorimant_core::learn::dimension::{CheckedOf, to_measure};
+use lorimant_core::learn::lot::rods::RodError;
+use lorimant_core::learn::lot::{Inside, inside_with};
 use lorimant_core::pattern::slipped::Slips;
 use lorimant_core::piece::Piece;
 use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::workshop::Workshop;
 use lorimant_core::wire::Wire;
+use lorimant_core::wire::lot::LotFactor;
 use lorimant_core::wire::metal::{Metal, Temper};
 use rstest::rstest;
 use std::collections::BTreeMap;
@@ -55,7 +58,7 @@ fn planted_causes_are_found() {
         }
         let measured = planted(&request, &one_fault(cause, amount), &mut chance, &workshop);
         let misfit =
-            causes(&Piece::Finding(request.clone()), CheckedOf::Piece, &measured, &workshop).unwrap();
+            causes(&Piece::Finding(request.clone()), CheckedOf::Piece, &measured, None, &workshop).unwrap();
         all += 1;
         match misfit.causes.first() {
             Some(first) if first.cause == cause => right += 1,
@@ -83,15 +86,21 @@ fn two_causes_alike_are_not_told_apart_without_the_measurement_that_would() {
         ("stem_mm".to_owned(), wanted("stem_mm") - 0.9),
         ("wire".to_owned(), wanted("wire")),
     ]);
-    let misfit = causes(&pin, CheckedOf::Piece, &measured, &workshop).unwrap();
+    let misfit = causes(&pin, CheckedOf::Piece, &measured, None, &workshop).unwrap();
     let named: Vec<Cause> = misfit.causes.iter().map(|one| one.cause).collect();
     assert!(!misfit.sure && named.contains(&Cause::Blank) && named.contains(&Cause::Mark), "{misfit:?}");
     assert_eq!(misfit.measure_next.as_deref(), Some("loop_mm"), "{misfit:?}");
     // Once that is measured, it is told.
     measured.insert("loop_mm".to_owned(), wanted("loop_mm"));
-    assert_eq!(causes(&pin, CheckedOf::Piece, &measured, &workshop).unwrap().causes[0].cause, Cause::Blank);
+    assert_eq!(
+        causes(&pin, CheckedOf::Piece, &measured, None, &workshop).unwrap().causes[0].cause,
+        Cause::Blank
+    );
     measured.insert("loop_mm".to_owned(), wanted("loop_mm") + 0.3);
-    assert_eq!(causes(&pin, CheckedOf::Piece, &measured, &workshop).unwrap().causes[0].cause, Cause::Mark);
+    assert_eq!(
+        causes(&pin, CheckedOf::Piece, &measured, None, &workshop).unwrap().causes[0].cause,
+        Cause::Mark
+    );
 }
 
 #[rstest]
@@ -101,13 +110,13 @@ fn an_even_piece_has_no_cause() {
     let (list, _) = to_measure(&hook, CheckedOf::Piece, &workshop).unwrap();
     let measured =
         list.iter().filter(|one| one.kind.is_some()).map(|one| (one.key.clone(), one.wanted)).collect();
-    let misfit = causes(&hook, CheckedOf::Piece, &measured, &workshop).unwrap();
+    let misfit = causes(&hook, CheckedOf::Piece, &measured, None, &workshop).unwrap();
     assert!(
         misfit.causes.is_empty()
             && misfit.text.contains("As even as hands can make it: nothing here needs a cause"),
         "{misfit:?}"
     );
-    assert!(causes(&hook, CheckedOf::Piece, &BTreeMap::new(), &workshop).is_err());
+    assert!(causes(&hook, CheckedOf::Piece, &BTreeMap::new(), None, &workshop).is_err());
 }
 
 /// Rings too large by the same: the rod, the wire's hardness or its size; the wire measured rules its size out.
@@ -119,7 +128,7 @@ fn rings_that_are_all_large() {
     let (list, _) = to_measure(&rings, CheckedOf::Piece, &workshop).unwrap();
     let wanted = list[0].wanted;
     let measured = BTreeMap::from([("ring-inside".to_owned(), wanted + 0.15), ("wire".to_owned(), 0.8)]);
-    let misfit = causes(&rings, CheckedOf::Piece, &measured, &workshop).unwrap();
+    let misfit = causes(&rings, CheckedOf::Piece, &measured, None, &workshop).unwrap();
     let named: Vec<Cause> = misfit.causes.iter().map(|one| one.cause).collect();
     assert!(named.contains(&Cause::Harder) && named.contains(&Cause::Rod) && !misfit.sure, "{misfit:?}");
 }
@@ -144,7 +153,7 @@ fn what_no_cause_explains_is_said_so() {
                 (one.key.clone(), (one.wanted + off).max(0.05))
             })
             .collect();
-        let misfit = causes(&piece, CheckedOf::Piece, &measured, &workshop).unwrap();
+        let misfit = causes(&piece, CheckedOf::Piece, &measured, None, &workshop).unwrap();
         all += 1;
         likely += u32::from(misfit.sure || misfit.text.starts_with("Probably"));
         none += u32::from(misfit.causes.is_empty() && misfit.text.starts_with("None of the usual causes"));
@@ -165,7 +174,7 @@ fn two_faults_together_are_found() {
         let (mark, blank) = (way * chance.between(1.0, 2.0), -way * chance.between(1.5, 3.0));
         let slips = Slips { mark_mm: mark, blank_mm: blank, ..Slips::default() };
         let measured = planted(&request, &slips, &mut chance, &workshop);
-        let misfit = causes(&Piece::Finding(request), CheckedOf::Piece, &measured, &workshop).unwrap();
+        let misfit = causes(&Piece::Finding(request), CheckedOf::Piece, &measured, None, &workshop).unwrap();
         all += 1;
         let first_two: Vec<Cause> = misfit.causes.iter().take(2).map(|one| one.cause).collect();
         right += u32::from(first_two.contains(&Cause::Mark) || first_two.contains(&Cause::Blank));
@@ -174,4 +183,36 @@ fn two_faults_together_are_found() {
     // Which two of six causes made what five dimensions show is not always to be told.
     assert!(both >= 25, "{both} of {all} named whole");
     assert!(f64::from(right) >= 0.9 * f64::from(all), "{right} of {all}");
+}
+
+/// What was learned of a lot and of a rod, and the cause that is named, are one: what other coils have cleared is not blamed,
+/// and what they accuse comes first.
+#[rstest]
+#[case::a_rod_that_others_accuse(Some((0.06, 0.01)), None, 0.0, 0.08, Cause::Rod)]
+#[case::a_rod_that_others_clear(Some((0.0, 0.008)), None, 0.35, 0.0, Cause::Harder)]
+#[case::a_lot_that_others_clear(None, Some(0.02), 0.0, 0.12, Cause::Rod)]
+fn what_was_learned_is_not_contradicted(
+    #[case] rod: Option<(f64, f64)>,
+    #[case] lot: Option<f64>,
+    #[case] harder: f64,
+    #[case] thicker_mm: f64,
+    #[case] named: Cause,
+) {
+    let mut wire = Wire::round(Metal::StainlessSteel, 0.8, Temper::HalfHard);
+    wire.lot = lot.map(|spread| LotFactor { lot_n: 3, flow: 1.0, spread });
+    let request = RingRequest::new(wire, Mandrel::round(6.0), 30);
+    let really = RingRequest { mandrel: Mandrel::round(6.0 + thicker_mm), ..request.clone() };
+    let coil = inside_with(&really, Inside::Coil, 1.0 + harder).unwrap();
+    let workshop = Workshop::default();
+    let measured = BTreeMap::from([("coil-inside".to_owned(), coil), ("wire".to_owned(), 0.8)]);
+    let rod = rod.map(|(off_mm, spread_mm)| RodError { off_mm, spread_mm });
+    let of =
+        |rod| causes(&Piece::Rings(request.clone()), CheckedOf::Coil, &measured, rod, &workshop).unwrap();
+    let misfit = of(rod);
+    assert_eq!(misfit.causes[0].cause, named, "{misfit:?}");
+    assert!(misfit.causes[0].share > 0.6, "{misfit:?}");
+    if rod.is_some() {
+        // Without that the two are not told apart.
+        assert!(of(None).causes[0].share < misfit.causes[0].share, "{:?}", of(None));
+    }
 }

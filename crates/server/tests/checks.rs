@@ -103,7 +103,7 @@ async fn one_measured_coil_changes_the_next_plan() {
 async fn a_rod_that_winds_larger_is_said_until_it_is_corrected() {
     let workshop = Workshop::empty();
     let rod = workshop.post("/api/rods", &json!({ "diameter_mm": 5.0 })).await.json()["entry"].clone();
-    let mut lots = vec![];
+    let (mut lots, mut on_it) = (vec![], vec![]);
     for metal in ["copper", "fine-silver", "red-brass", "sterling-silver"] {
         let wire = json!({ "metal": metal, "size_mm": 0.8, "temper": "soft" });
         let body = json!({ "lot": { "name": metal, "wire": wire, "kind": "spool" }, "length_mm": 10_000.0 });
@@ -116,6 +116,7 @@ async fn a_rod_that_winds_larger_is_said_until_it_is_corrected() {
             let check = json!({ "name": "coil", "piece": { "rings": plan }, "of": "coil", "pieces_n": 1 });
             let check = begun(&workshop, &check).await;
             let view = workshop.get(&format!("/api/checks/{check}")).await.json();
+            on_it.extend((rod_mm == 5.0).then_some(check));
             coils.push((check, view["sheet"]["to_measure"][0]["wanted"].as_f64().unwrap() + off_mm));
         }
         for (check, mm) in coils {
@@ -132,6 +133,11 @@ async fn a_rod_that_winds_larger_is_said_until_it_is_corrected() {
     for lot_n in &lots {
         let rods = said(*lot_n).await;
         assert!(rods[0].as_str().unwrap().starts_with("Your 5 mm rod seems thicker than listed"), "{rods}");
+    }
+    // Asked for the cause of a coil on it, the answer is the same.
+    for check in on_it {
+        let found = workshop.get(&format!("/api/checks/{check}/causes?piece_n=1")).await.json();
+        assert_eq!(found["causes"][0]["cause"], "rod-off", "{found}");
     }
     let at = format!("/api/rods/{}?revision={}", rod["id"], rod["revision"]);
     let reply = workshop.put(&at, &json!({ "diameter_mm": 5.08 })).await;

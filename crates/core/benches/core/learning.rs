@@ -49,7 +49,7 @@ pub fn learning(c: &mut Criterion) {
     let measured =
         BTreeMap::from([("shank_mm".into(), 15.4), ("nose_mm".into(), 5.6), ("eye_mm".into(), 4.0)]);
     group.bench_function("the cause of a misfit", |b| {
-        b.iter(|| causes(black_box(&hook), CheckedOf::Piece, &measured, &Workshop::default()).unwrap());
+        b.iter(|| causes(black_box(&hook), CheckedOf::Piece, &measured, None, &Workshop::default()).unwrap());
     });
     group.finish();
 }

@@ -10,6 +10,7 @@ use std::collections::BTreeMap;
 use serde::Serialize;
 
 use super::dimension::{CheckedOf, ToMeasure, made_of, to_measure};
+use super::lot::rods::RodError;
 use super::lot::{Inside, inside_of};
 use crate::fault::{Fault, Faults};
 use crate::pattern::PatternRequest;
@@ -75,6 +76,9 @@ pub struct Misfit {
     pub measure_next: Option<String>,
 }
 
+/// A lot surprises by more than its spread says now and then: by so many times as much, and never by less than a share.
+const SURPRISES: f64 = 2.0;
+const LEAST_OFF: f64 = 0.03;
 /// A cause is named surely from this share on, and as probable from this.
 const SURE: f64 = 0.9;
 const PROBABLE: f64 = 0.6;
@@ -190,23 +194,56 @@ fn lower_first(sentence: &str) -> String {
 struct Model<'a> {
     piece: &'a Piece,
     workshop: &'a Workshop,
+    /// What other lots say of the rod.
+    rod: Option<RodError>,
     dimensions: Vec<ToMeasure>,
     finding: Option<(&'a PatternRequest, crate::making::Made)>,
 }
 
 impl<'a> Model<'a> {
-    fn of(piece: &'a Piece, of: CheckedOf, workshop: &'a Workshop) -> Result<Self, Faults> {
+    fn of(
+        piece: &'a Piece,
+        of: CheckedOf,
+        rod: Option<RodError>,
+        workshop: &'a Workshop,
+    ) -> Result<Self, Faults> {
         let (mut dimensions, _) = to_measure(piece, of, workshop)?;
         dimensions.retain(|one| one.kind.is_some());
         let finding = match piece {
             Piece::Finding(request) => Some((request, made_of(request, workshop)?)),
             _ => None,
         };
-        Ok(Self { piece, workshop, dimensions, finding })
+        Ok(Self { piece, workshop, rod, dimensions, finding })
     }
 
     fn causes(&self) -> &'static [Cause] {
         if self.finding.is_some() { Cause::of_a_finding() } else { Cause::of_rings() }
+    }
+
+    /// How much of a cause there is before anything is measured, and one standard deviation of that: what usually happens,
+    /// or what was learned of this rod and this lot. So what was learned and what is named never contradict one another.
+    fn beforehand(&self, cause: Cause) -> (f64, f64) {
+        let learned = self.piece.wound().and_then(|request| request.wire.lot);
+        match (cause, self.rod, learned) {
+            (Cause::Rod, Some(rod), _) => self.rod_beforehand(rod),
+            (Cause::Harder, _, Some(lot)) => {
+                (0.0, (SURPRISES * lot.spread / lot.flow).clamp(LEAST_OFF, cause.usual()))
+            }
+            _ => (0.0, cause.usual()),
+        }
+    }
+
+    /// What the coils of other lots say of a rod, put to what a rod that is at fault is usually off by.
+    fn rod_beforehand(&self, learned: RodError) -> (f64, f64) {
+        let weight = |spread_mm: f64| spread_mm.powi(-2);
+        let rod = self.piece.wound().map(|request| request.mandrel);
+        let label = rod.map_or(0.0, |rod| weight(RodError::unknown(&rod, &self.workshop.hand).spread_mm));
+        let coils = (weight(learned.spread_mm) - label).max(0.0);
+        if coils <= 0.0 {
+            return (0.0, Cause::Rod.usual());
+        }
+        let all = coils + weight(Cause::Rod.usual());
+        (learned.off_mm * weight(learned.spread_mm) / all, all.powf(-0.5))
     }
 
     /// One standard deviation of a dimension made without any fault: a third of what the workshop lets pass.
@@ -274,7 +311,7 @@ struct Fit {
     leaves: f64,
 }
 
-/// The likely causes of what a piece measured, by dimension, mm.
+/// The likely causes of what a piece measured, by dimension, mm. `rod` is what other lots say of its rod, where they do.
 ///
 /// ```
 /// use std::collections::BTreeMap;
@@ -288,7 +325,7 @@ struct Fit {
 /// // The shank a little long, the nose as much short: the bend was begun too far on.
 /// let measured = BTreeMap::from([("shank_mm".into(), 15.4), ("nose_mm".into(), 5.6), ("eye_mm".into(), 4.0)]);
 /// let hook = Piece::Finding(PatternRequest::usual("hook-clasp".parse().unwrap()));
-/// let misfit = causes(&hook, CheckedOf::Piece, &measured, &Workshop::default()).unwrap();
+/// let misfit = causes(&hook, CheckedOf::Piece, &measured, None, &Workshop::default()).unwrap();
 /// assert_eq!(misfit.causes[0].cause, Cause::Centre);
 /// assert!((misfit.causes[0].amount - 1.4).abs() < 0.2);
 /// ```
@@ -299,9 +336,10 @@ pub fn causes(
     piece: &Piece,
     of: CheckedOf,
     measured: &BTreeMap<String, f64>,
+    rod: Option<RodError>,
     workshop: &Workshop,
 ) -> Result<Misfit, Faults> {
-    let model = Model::of(piece, of, workshop)?;
+    let model = Model::of(piece, of, rod, workshop)?;
     let seen: Vec<(usize, f64)> = model
         .dimensions
         .iter()
@@ -339,9 +377,9 @@ pub fn causes(
 impl Model<'_> {
     /// The best amount of a cause by Newton's steps on what it does here, drawn towards what is usual.
     fn fit(&self, cause: Cause, seen: &[(usize, f64)]) -> Fit {
-        let usual = cause.usual();
+        let (known, usual) = self.beforehand(cause);
         // One-sided causes start on their side.
-        let mut amount = if cause == Cause::Open { usual / 2.0 } else { 0.0 };
+        let mut amount = if cause == Cause::Open { usual / 2.0 } else { known };
         let weight = |i: usize| self.spread(i).powi(-2);
         let mut bends = 0.0;
         for _ in 0..6 {
@@ -350,7 +388,7 @@ impl Model<'_> {
             let slope = |i: usize| (there[i] - here[i]) / step;
             bends = seen.iter().map(|(i, _)| weight(*i) * slope(*i).powi(2)).sum::<f64>();
             let pull: f64 = seen.iter().map(|(i, off)| weight(*i) * slope(*i) * (off - here[*i])).sum();
-            let by = (pull - amount / usual.powi(2)) / (bends + usual.powi(-2));
+            let by = (pull - (amount - known) / usual.powi(2)) / (bends + usual.powi(-2));
             amount += by.clamp(-2.0 * usual, 2.0 * usual);
             if cause == Cause::Open {
                 amount = amount.max(0.0);
@@ -362,7 +400,7 @@ impl Model<'_> {
         let off = self.off(cause, amount);
         let squares: f64 = seen.iter().map(|(i, seen)| weight(*i) * (seen - off[*i]).powi(2)).sum();
         // How likely what was measured is over all amounts (Laplace): a cause that could do anything explains little.
-        let log = -0.5 * (squares + (amount / usual).powi(2) + (1.0 + usual.powi(2) * bends).ln());
+        let log = -0.5 * (squares + ((amount - known) / usual).powi(2) + (1.0 + usual.powi(2) * bends).ln());
         let leaves =
             seen.iter().map(|(i, seen)| ((seen - off[*i]) / self.spread(*i)).abs()).fold(0.0, f64::max);
         Fit { cause, amount, log, off, leaves }
@@ -378,7 +416,10 @@ impl Model<'_> {
                 let left = |(i, seen): &(usize, f64)| (seen - one.off[*i] - other.off[*i]) / self.spread(*i);
                 let leaves = seen.iter().map(|one| left(one).abs()).fold(0.0, f64::max);
                 // Of those that explain it, the two that would be wrong by what is usual.
-                let usual = |fit: &Fit| (fit.amount / fit.cause.usual()).powi(2);
+                let usual = |fit: &Fit| {
+                    let (known, usual) = self.beforehand(fit.cause);
+                    ((fit.amount - known) / usual).powi(2)
+                };
                 let strange =
                     seen.iter().map(|one| left(one).powi(2)).sum::<f64>() + usual(&one) + usual(&other);
                 // Two causes can do much: what is left must be little, and more was measured than they are.

@@ -10,6 +10,7 @@ use serde::{Deserialize, Serialize};
 use super::cause::{Misfit, causes};
 use super::dimension::{CheckedOf, FoundWith, teaches, to_measure};
 use super::lot::MeasuredInside;
+use super::lot::rods::RodError;
 use super::measured::{CaliperReading, ReadAtPlace, agree_within_mm, counting, mean, means};
 use super::pairs::{Matching, MeasuredPiece, matched_while};
 use super::practice::Drill;
@@ -220,7 +221,7 @@ impl PieceCheck {
         all
     }
 
-    /// The likely causes of a misfit, of one piece or of all on the mean.
+    /// The likely causes of a misfit, of one piece or of all on the mean. `rod` is what other lots say of its rod.
     ///
     /// # Errors
     /// As [`causes`].
@@ -228,9 +229,10 @@ impl PieceCheck {
         &self,
         readings: &[CaliperReading],
         piece_n: Option<u32>,
+        rod: Option<RodError>,
         workshop: &Workshop,
     ) -> Result<Misfit, Faults> {
-        causes(&self.piece, self.of, &means(readings, piece_n, &workshop.hand), workshop)
+        causes(&self.piece, self.of, &means(readings, piece_n, &workshop.hand), rod, workshop)
     }
 
     /// Its pieces matched into sets of `size` by these dimensions, each within its tolerance, mm, or what the workshop lets

@@ -258,8 +258,13 @@ async fn find_causes(
     Query(of): Query<OfPiece>,
 ) -> Result<Json<Misfit>, Problem> {
     let workshop = state.store.workshop();
-    let checked = read(&state, move |c| checks::checked(c, id)).await?;
-    let found = aside(move || checked.entry.record.causes(&checked.readings, of.piece_n, &workshop));
+    let (checked, rod) = read(&state, move |c| {
+        let checked = checks::checked(c, id)?;
+        let rod = checks::rod_of(c, &checked.entry.record)?;
+        Ok((checked, rod))
+    })
+    .await?;
+    let found = aside(move || checked.entry.record.causes(&checked.readings, of.piece_n, rod, &workshop));
     Ok(Json(found.await??))
 }
 

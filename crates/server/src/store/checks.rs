@@ -5,7 +5,7 @@ use std::collections::btree_map;
 
 use lorimant_core::learn::check::PieceCheck;
 use lorimant_core::learn::dimension::{ToMeasure, to_measure};
-use lorimant_core::learn::lot::rods::{RodLearned, learn_together};
+use lorimant_core::learn::lot::rods::{RodError, RodLearned, learn_together};
 use lorimant_core::learn::lot::{LotLearned, MOST_TEACHING, MeasuredInside};
 use lorimant_core::learn::measured::CaliperReading;
 use lorimant_core::learn::trial::Trial;
@@ -179,6 +179,19 @@ pub(crate) fn learned(connection: &Connection, lot_n: i64) -> Result<Learned> {
     let lot = known.lots.swap_remove(at);
     let rods = known.rods.into_iter().filter(|rod| lot.rods.contains(&rod.rod)).collect();
     Ok(Learned { lot, of: its_own, rods })
+}
+
+/// What other lots say of the rod that the coil of a check was wound on, where any does.
+pub(crate) fn rod_of(connection: &Connection, check: &PieceCheck) -> Result<Option<RodError>> {
+    let Some(wound) = check.piece.wound() else { return Ok(None) };
+    let hand = settings(connection)?.0.hand;
+    let own = check.piece.wire().lot.map(|lot| lot.lot_n);
+    let mut others = vec![];
+    for lot in measured_lots(connection)?.into_iter().filter(|lot| Some(*lot) != own) {
+        others.push(insides_of(connection, lot, &hand)?.0);
+    }
+    let rods = learn_together(&others, &hand).rods;
+    Ok(rods.into_iter().find(|one| one.rod == wound.mandrel).map(|one| one.error))
 }
 
 /// Learns the lot of a check anew, where it has one, and all others with it.

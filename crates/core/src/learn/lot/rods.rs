@@ -23,7 +23,7 @@ pub struct RodError {
 
 impl RodError {
     /// Before any coil was measured.
-    pub(super) fn unknown(rod: &Mandrel, hand: &HandSpread) -> Self {
+    pub(crate) fn unknown(rod: &Mandrel, hand: &HandSpread) -> Self {
         Self { off_mm: 0.0, spread_mm: hand.rod_spread(rod).max(LEAST_SPREAD_MM) }
     }
 }
