@@ -230,7 +230,7 @@ const otherOf = ({ diameter_mm }: Mandrel) =>
 }
 
 @media (max-width: 520px) {
-  .wide {
+  .tools :deep(.wide) {
     display: none;
   }
 }

@@ -381,6 +381,14 @@ async function use(one: WireCandidate) {
   margin: 0;
 }
 
+.wish .more {
+  margin-left: 10px;
+  font: 1.05rem var(--sans);
+  color: rgb(var(--v-theme-primary));
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+
 .needs {
   display: flex;
   flex-wrap: wrap;
