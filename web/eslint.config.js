@@ -10,6 +10,7 @@ const inTemplates = [
   `${IN_BRACES} :matches(ConditionalExpression, LogicalExpression) > Literal[value=/[A-Za-z]/]`,
   `${IN_BRACES} > Literal[value=/[A-Za-z]/]`,
   `${IN_BRACES} TemplateElement[value.raw=/[A-Za-z]/]`,
+  'VAttribute[directive=false][key.name=/^(aria-label|hint|label|name|noun|placeholder|says|stage|text|title)$/] > VLiteral[value=/^[A-Z][a-z]|[a-z] [a-z]/]',
   'VAttribute[directive=true][key.argument.name=/^(aria-label|hint|label|placeholder|text|title)$/] Literal[value=/^[A-Z]| [a-z]/]',
 ]
 const READ_BY_PROGRAMS =

@@ -14,5 +14,5 @@ const questions = [
 </script>
 
 <template>
-  <QuestionFrame stage="Measure" :questions="questions" />
+  <QuestionFrame :stage="t('check-frame-named')" :questions="questions" />
 </template>

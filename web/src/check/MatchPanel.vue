@@ -107,11 +107,6 @@ const nameOf = (i: number) => props.dimensions.find((one) => one.key === keys.va
   line-height: 2;
 }
 
-.option {
-  font: 1.05rem var(--sans);
-  margin-right: 10px;
-}
-
 .sets {
   list-style: none;
   padding: 0;

@@ -69,7 +69,7 @@ const keep = () =>
     <PaperDialog
       v-model="open"
       :title="t('tolerance-list-tolerances')"
-      name="How far off still passes"
+      :name="t('tolerance-list-named')"
       :width="440"
       :does="t('tolerance-list-save')"
       test="keep-tolerances"

@@ -11,5 +11,5 @@ const questions = [
 </script>
 
 <template>
-  <QuestionFrame stage="Orders" :questions="questions" />
+  <QuestionFrame :stage="t('orders-frame-named')" :questions="questions" />
 </template>

@@ -62,7 +62,7 @@ async function keep() {
   <PaperDialog
     v-model="open"
     :title="t('prices-dialog-money')"
-    name="Metal prices and hour rate"
+    :name="t('prices-dialog-named')"
     :width="560"
     :does="t('prices-dialog-save')"
     test="keep-prices"

@@ -12,5 +12,5 @@ const questions = [
 </script>
 
 <template>
-  <QuestionFrame stage="Wire" :questions="questions" />
+  <QuestionFrame :stage="t('rack-frame-named')" :questions="questions" />
 </template>

@@ -109,7 +109,7 @@ async function read(): Promise<Plier> {
   <PaperDialog
     v-model="open"
     :title="entry === 'new' ? t('plier-dialog-add-pliers') : t('plier-dialog-change-pliers')"
-    name="A pair of pliers"
+    :name="t('plier-dialog-named')"
     :width="460"
     :does="t('plier-dialog-save')"
     test="keep-plier"

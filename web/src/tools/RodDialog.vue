@@ -92,7 +92,7 @@ async function read(): Promise<Mandrel> {
   <PaperDialog
     v-model="open"
     :title="entry === 'new' ? t('rod-dialog-add-rod') : t('rod-dialog-change-rod')"
-    name="A rod"
+    :name="t('rod-dialog-named')"
     :width="440"
     :does="t('rod-dialog-save')"
     test="keep-rod"

@@ -382,6 +382,7 @@ async function use(one: WireCandidate) {
 }
 
 .wish .more {
+  min-height: 30px;
   margin-left: 10px;
   font: 1.05rem var(--sans);
   color: rgb(var(--v-theme-primary));

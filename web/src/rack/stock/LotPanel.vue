@@ -185,7 +185,7 @@ function edit() {
 </script>
 
 <template>
-  <PaperDialog v-model="open" name="Lot and history" :width="760">
+  <PaperDialog v-model="open" :name="t('lot-panel-named')" :width="760">
     <div ref="panel" class="panel" tabindex="-1" data-test="lot-panel">
       <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
       <template v-else-if="lot">

@@ -114,7 +114,7 @@ async function bringIn() {
     data-test="rack-file"
     @change="look"
   />
-  <PaperDialog v-model="open" name="What the file holds" :width="720">
+  <PaperDialog v-model="open" :name="t('rack-files-named')" :width="720">
     <div class="preview" data-test="preview">
       <h2>{{ name }}</h2>
       <ul v-if="faults.length" class="stop" role="alert" data-test="file-faults">

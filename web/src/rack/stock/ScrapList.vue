@@ -107,7 +107,7 @@ const book = () =>
     <PaperDialog
       v-model="adding"
       :title="out ? t('scrap-list-take-scrap-out') : t('scrap-list-add-scrap')"
-      name="Scrap"
+      :name="t('scrap-list-named')"
       :width="440"
       :does="t('scrap-list-record')"
       test="book-scrap"

@@ -64,7 +64,7 @@ const keep = () =>
   <PaperDialog
     v-model="open"
     :title="t('keeping-dialog-when-buy-this-wire-again')"
-    name="When to buy a wire again"
+    :name="t('stock-level-dialog-named')"
     :width="460"
     :does="t('keeping-dialog-save')"
     test="keep-keeping"

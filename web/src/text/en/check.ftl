@@ -14,6 +14,7 @@ cause-panel-close = Close
 
 ## check-frame
 
+check-frame-named = Measure
 check-frame-measurements = Measurements
 check-frame-springback = Springback
 check-frame-practice = Practice
@@ -239,6 +240,7 @@ rescue-view-cut-short-eye-too-large = Cut short, an eye too large, two turns lif
 
 ## tolerance-list
 
+tolerance-list-named = How far off still passes
 tolerance-list-inside-ring-or-coil = Inside of a ring or coil
 tolerance-list-inside-loop-or-bend = Inside of a loop or bend
 tolerance-list-length = A length

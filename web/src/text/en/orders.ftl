@@ -183,6 +183,7 @@ order-sentence-remove-last = Remove the last
 
 ## orders-frame
 
+orders-frame-named = Orders
 orders-frame-orders = Orders
 orders-frame-schedule = Schedule
 orders-frame-finished-stock = Finished stock

@@ -8,6 +8,7 @@ piece-picker-as-usually-made = { $family }, as usually made
 
 ## prices-dialog
 
+prices-dialog-named = Metal prices and hour rate
 prices-dialog-from-press-save-use-them = From { $source }, { $day }. Press Save to use them.
 prices-dialog-prices-saved = Prices saved.
 prices-dialog-money = Money
@@ -21,6 +22,7 @@ prices-dialog-fill-in-from-price-list = Fill in from the price list
 
 ## rack-frame
 
+rack-frame-named = Wire
 rack-frame-stock = Stock
 rack-frame-choose-wire = Choose wire
 rack-frame-cutting-plan = Cutting plan
@@ -243,6 +245,7 @@ lot-dialog-note = Note
 
 ## lot-panel
 
+lot-panel-named = Lot and history
 lot-panel-restored = restored
 lot-panel-archived = archived
 lot-panel-restore = Restore
@@ -293,6 +296,7 @@ lot-panel-fetching-its-ledger = Fetching its ledger…
 
 ## rack-files
 
+rack-files-named = What the file holds
 rack-files-reading = Reading { $name }
 rack-files-importing = Importing { $name }
 rack-files-lots = Lots
@@ -318,6 +322,7 @@ rack-files-cancel = Cancel
 
 ## scrap-list
 
+scrap-list-named = Scrap
 scrap-list-refiner = to the refiner
 scrap-list-taken-from-scrap = Taken from the scrap.
 scrap-list-added-scrap = Added to the scrap.
@@ -357,3 +362,7 @@ stock-view-pages = Pages
 stock-view-back = Back
 stock-view-to-of = { $most } to { $lots } of { $total }
 stock-view-next = Next
+
+## stock-level-dialog
+
+stock-level-dialog-named = When to buy a wire again

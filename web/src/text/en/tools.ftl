@@ -68,6 +68,7 @@ method-list-where-makers-differ-every-plan = Where makers differ. Every plan use
 
 ## plier-dialog
 
+plier-dialog-named = A pair of pliers
 plier-dialog-pliers = the pliers
 plier-dialog-round-nose = Round-nose
 plier-dialog-stepped = Stepped
@@ -106,6 +107,7 @@ plier-list-edit-or-remove = Edit or remove
 
 ## rod-dialog
 
+rod-dialog-named = A rod
 rod-dialog-rod = the rod
 rod-dialog-round = Round
 rod-dialog-oval = Oval
