@@ -66,7 +66,7 @@ choose-weigh-than-drawn = { $ratio } % { $thicker ->
 } than drawn.
 choose-weigh-seldom-used-for-this = { $metal } is seldom used for this.
 choose-weigh-wire-costs-piece-more-than = The wire costs { $cost } a piece, more than the { $most } you allow.
-choose-weigh-wire-costs-piece = The wire costs { $cost } a piece.
+choose-weigh-wire-costs-piece = The wire costs { $cost } a piece, within the { $most } you allow.
 choose-weigh-joined-pulls-out-shape-at = Joined: pulls out of shape at about { $now }.
 choose-weigh-not-strong-enough-joined-but = Not strong enough: joined, but pulls out of shape at about { $now }.
 choose-weigh-opens-at-about-as-made = Opens at about { $holds_n } as made, { $holds_hardened_n } after tumbling

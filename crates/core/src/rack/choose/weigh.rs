@@ -389,13 +389,13 @@ impl ChooseRequest {
             }
             Point::Usual if miss <= 0.0 => return None,
             Point::Usual => text!("choose-weigh-seldom-used-for-this", metal = capital(wire.metal.shown())),
+            // What it costs stands beside its name; here is said whether that is too much.
             Point::Money => {
-                let cost = cost?;
-                match self.most_each {
-                    Some(most) if cost > most => {
-                        text!("choose-weigh-wire-costs-piece-more-than", cost, most)
-                    }
-                    _ => text!("choose-weigh-wire-costs-piece", cost),
+                let (cost, most) = cost.zip(self.most_each)?;
+                if cost > most {
+                    text!("choose-weigh-wire-costs-piece-more-than", cost, most)
+                } else {
+                    text!("choose-weigh-wire-costs-piece", cost, most)
                 }
             }
         })
