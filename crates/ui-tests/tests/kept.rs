@@ -168,7 +168,7 @@ fn rings_and_findings_stand_in_one_list_and_are_duplicated_and_put_away_there() 
         maker.open("/saved").await?;
         maker.find(ROWS).await?;
         let all = maker.count(ROWS).await?;
-        maker.click("[data-test=show-findings]").await?;
+        maker.click("[data-choice=findings] input").await?;
         rows(maker, 5).await?;
         maker.click("[data-test=more]").await?;
         maker.click("[data-test=duplicate]").await?;
@@ -178,11 +178,11 @@ fn rings_and_findings_stand_in_one_list_and_are_duplicated_and_put_away_there() 
         rows(maker, 5).await?;
         maker.click("[data-test=undo-notice]").await?;
         rows(maker, 6).await?;
-        maker.click("[data-test=show-rings]").await?;
+        maker.click("[data-choice=rings] input").await?;
         rows(maker, all - 7).await?;
-        maker.click("[data-test=show-chains]").await?;
+        maker.click("[data-choice=chains] input").await?;
         rows(maker, 2).await?;
-        maker.click("[data-test=show-all]").await?;
+        maker.click("[data-choice=all] input").await?;
         rows(maker, all + 1).await
     })
 }

@@ -15,6 +15,7 @@ import { usePlan } from '../rings/plan'
 import { recordOf, useKeptRefresh } from '../shared/kept'
 import MoreMenu from '../shared/MoreMenu.vue'
 import { useFilterInAddress, useTickInAddress } from '../shared/address'
+import PaperRadios from '../shared/PaperRadios.vue'
 import PaperField from '../shared/PaperField.vue'
 import PaperMenu from '../shared/PaperMenu.vue'
 import SaveButton from '../shared/SaveButton.vue'
@@ -151,15 +152,13 @@ async function open(entry: KeptPiece) {
         clearable
         @update:model-value="page = 0"
       />
-      <v-radio-group v-model="which" inline :aria-label="t('kept-view-show')" @update:model-value="page = 0">
-        <v-radio
-          v-for="kind in kinds"
-          :key="kind.value"
-          :label="kind.title"
-          :value="kind.value"
-          :data-test="`show-${kind.value}`"
-        />
-      </v-radio-group>
+      <PaperRadios
+        v-model="which"
+        :aria-label="t('kept-view-show')"
+        :choices="kinds"
+        data-test="which"
+        @update:model-value="page = 0"
+      />
       <v-checkbox-btn
         v-model="archived"
         inline

@@ -6,6 +6,7 @@ import { api, data, type Settings } from '../api/client'
 import ScreenMatch from './ScreenMatch.vue'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
+import PaperRadios from '../shared/PaperRadios.vue'
 import PaperField from '../shared/PaperField.vue'
 import BackUp from './BackUp.vue'
 import DeviceList from './DeviceList.vue'
@@ -43,7 +44,7 @@ const themes = [
 
 <template>
   <PaperDialog v-model="open" :title="t('settings-menu-settings')" :width="460">
-    <v-radio-group
+    <PaperRadios
       v-for="group in [
         { legend: t('settings-menu-units-how-number-without-unit'), key: 'unit', choices: units },
         { legend: t('settings-menu-gauge-system-as-in-18'), key: 'gauge', choices: gauges },
@@ -52,17 +53,9 @@ const themes = [
       :key="group.key"
       :model-value="settings.settings[group.key]"
       :label="group.legend"
-      inline
-      @update:model-value="keep({ [group.key]: $event })"
-    >
-      <v-radio
-        v-for="choice in group.choices"
-        :key="choice.value"
-        :label="choice.title"
-        :value="choice.value"
-        :data-choice="choice.value"
-      />
-    </v-radio-group>
+      :choices="group.choices"
+      @update:model-value="$event && keep({ [group.key]: $event })"
+    />
     <PaperField
       :model-value="settings.settings.workshop_name"
       :label="t('settings-menu-workshops-name-for-sheets-labels')"

@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { api, data, type Plier, type PlierEntry } from '../api/client'
 import { readFields, useRecord, useShownLengths } from '../shared/form'
 import PaperDialog from '../shared/PaperDialog.vue'
+import PaperRadios from '../shared/PaperRadios.vue'
 import PaperField from '../shared/PaperField.vue'
 
 const entry = defineModel<PlierEntry | 'new' | null>({ required: true })
@@ -115,15 +116,7 @@ async function read(): Promise<Plier> {
     test="keep-plier"
     @submit="keep"
   >
-    <v-radio-group v-model="jaws" :label="t('plier-dialog-jaws')" inline>
-      <v-radio
-        v-for="choice in kinds"
-        :key="choice.value"
-        :label="choice.title"
-        :value="choice.value"
-        :data-choice="choice.value"
-      />
-    </v-radio-group>
+    <PaperRadios v-model="jaws" :label="t('plier-dialog-jaws')" :choices="kinds" />
     <PaperField
       v-model="texts.name"
       name="name"

@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { api, data, type Mandrel, type RodEntry } from '../api/client'
 import { readFields, useRecord, useShownLengths } from '../shared/form'
 import PaperDialog from '../shared/PaperDialog.vue'
+import PaperRadios from '../shared/PaperRadios.vue'
 import PaperField from '../shared/PaperField.vue'
 
 const entry = defineModel<RodEntry | 'new' | null>({ required: true })
@@ -98,15 +99,7 @@ async function read(): Promise<Mandrel> {
     test="keep-rod"
     @submit="keep"
   >
-    <v-radio-group v-model="shape" :label="t('rod-dialog-shape')" inline>
-      <v-radio
-        v-for="choice in shapes"
-        :key="choice.value"
-        :label="choice.title"
-        :value="choice.value"
-        :data-choice="choice.value"
-      />
-    </v-radio-group>
+    <PaperRadios v-model="shape" :label="t('rod-dialog-shape')" :choices="shapes" />
     <PaperField
       v-model="texts.name"
       name="name"
