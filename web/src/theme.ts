@@ -63,7 +63,7 @@ export default createVuetify({
     VRadioGroup: { density: 'compact', hideDetails: true, color: 'primary' },
     VTable: { density: 'compact' },
     // All of a list at once: what is long is filtered, not turned over.
-    VDataTable: { density: 'compact', hideDefaultFooter: true, itemsPerPage: -1 },
+    VDataTable: { density: 'compact', hideDefaultFooter: true, itemsPerPage: -1, hideNoData: true },
     VSelect: { variant: 'underlined', density: 'comfortable', hideDetails: 'auto', color: 'primary' },
     VCard: { flat: true, rounded: 'sm' },
   },

@@ -17,7 +17,7 @@ choose-wish-silver-look = { $well ->
 }
 choose-wish-price = { $well ->
     [true] Costs little.
-   *[other] Costs many times what copper costs.
+   *[other] Costs much more than copper.
 }
 choose-wish-no-tarnish = { $well ->
     [true] Does not tarnish.
@@ -41,6 +41,7 @@ choose-wish-springs = { $well ->
 choose-weigh-contains-nickel-not-against-skin = Contains nickel: not against skin, not in an ear.
 choose-weigh-irritates-sensitive-skin = Contains nickel or copper that sensitive ears and skin may not bear.
 choose-weigh-sensitive-may-not-bear-it = Sensitive ears and skin may not bear it: try it first.
+choose-weigh-sold-for-piercings = In a fresh piercing only wire sold for piercings. Ask the wearer what they bear.
 choose-weigh-seldom-sold = Seldom sold { $temper }: ask for it.
 choose-weigh-rusts-against-skin = Rusts against skin.
 choose-weigh-does-not-fuse-itself-ways = Does not fuse to itself. Ways to join it: { $metal }.

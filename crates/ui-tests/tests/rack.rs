@@ -232,11 +232,16 @@ fn a_wire_is_chosen_for_a_use() -> Result<()> {
         maker.sees("[data-test=candidates]", "Goes through a hole of 0.5 mm").await?;
         maker.fill("[data-test=hole]", "wide").await?;
         maker.sees("[role=alert]", "wide").await?;
+        // What was typed stays, whatever is chosen then.
+        maker.fill("[data-test=hole]", "").await?;
+        maker.fill("[data-test=bears]", "30 g").await?;
         maker.choose("[data-test=piece]", "ear wires for sensitive ears").await?;
         maker.sees("[data-test=candidates] li:nth-child(1) h2", "titanium").await?;
         maker.choose("[data-test=matters]", "a silver look").await?;
         maker.sees("[data-test=candidates] li:nth-child(1) h2", "silver").await?;
         ensure!(maker.count("[data-test=sensitive] input:checked").await? == 1, "not for sensitive ears");
+        let bears = maker.find("[data-test=bears]").await?.prop("value").await?;
+        ensure!(bears.as_deref() == Some("30 g"), "{bears:?}");
         // What a use asked for goes with it.
         maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
         maker.sees("[data-test=candidates]", "Opens at about").await?;

@@ -70,7 +70,6 @@ const nameOf = (i: number) => props.dimensions.find((one) => one.key === keys.va
         inline
         :label="one.what"
         :value="one.key"
-        :data-key="one.key"
       />
       <v-btn type="submit" variant="flat" color="primary" data-test="match-them">{{
         t('match-panel-match')

@@ -223,8 +223,7 @@ impl<'a> Model<'a> {
     /// How much of a cause there is before anything is measured, and one standard deviation of that: what usually happens,
     /// or what was learned of this rod and this lot. So what was learned and what is named never contradict one another.
     fn beforehand(&self, cause: Cause) -> (f64, f64) {
-        let learned = self.piece.wound().and_then(|request| request.wire.lot);
-        match (cause, self.rod, learned) {
+        match (cause, self.rod, self.piece.wire().lot) {
             (Cause::Rod, Some(rod), _) => self.rod_beforehand(rod),
             (Cause::Harder, _, Some(lot)) => {
                 (0.0, (SURPRISES * lot.spread / lot.flow).clamp(LEAST_OFF, cause.usual()))

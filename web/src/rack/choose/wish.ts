@@ -3,10 +3,12 @@ import { computed, reactive, ref, watch } from 'vue'
 import { api, data, type ChooseRequest } from '../../api/client'
 import type { ChosenPiece } from '../../shared/asked'
 import { useTyped } from '../../shared/form'
+import { useSettings } from '../../shared/settings'
 import { t } from '../../text'
 
 /** What a wire is wanted for: the words of the question, and the question as the server is asked it. */
 export function useWish() {
+  const settings = useSettings()
   const piece = ref<ChosenPiece | null>(null)
   const worn = ref<ChooseRequest['worn']>(null)
   const bears = ref('50 g')
@@ -34,7 +36,7 @@ export function useWish() {
 
   /** What wire may be for, where no piece is thought of yet: the question that is meant can be changed word by word. */
   const { data: uses } = useQuery({
-    queryKey: ['uses'],
+    queryKey: ['uses', () => settings.settings.unit],
     queryFn: () => data(api.GET('/api/wires/uses')),
     staleTime: Infinity,
   })
@@ -48,19 +50,28 @@ export function useWish() {
       pieces_n: 1,
     })),
   }))
-  watch(piece, (now, before) => {
-    const [use, left] = [now, before].map((one) => uses.value?.find(({ word }) => keyOf(word) === one?.key))
-    if (!use && !left) return
-    // What a use asked for goes with it.
-    hole.value = use?.hole ?? ''
-    sensitive.value = use?.request.sensitive ?? false
-    springs.value = use?.request.springs ?? false
-    matters.value = use?.request.matters ?? null
-    if (!use) return
-    bears.value = use.bears
-    worn.value = use.request.worn ?? null
-    joined.value = use.request.joined
-    maker.value = use.request.maker
+  const words = reactive({ worn, bears, finish, joined, maker, hole, sensitive, springs, matters })
+  type Words = typeof words
+  const usual: Words = { ...words }
+  let laid = usual
+  // What a use asks for comes and goes with it; a word that was changed since stays as it was changed.
+  watch(piece, (now) => {
+    const use = uses.value?.find(({ word }) => keyOf(word) === now?.key)
+    const next: Words = use
+      ? {
+          ...usual,
+          ...{ worn: null, sensitive: false, springs: false, matters: null },
+          ...use.request,
+          bears: use.bears,
+          hole: use.hole,
+          finish: usual.finish,
+        }
+      : usual
+    const lay = <K extends keyof Words>(key: K) => {
+      if (words[key] === laid[key]) words[key] = next[key]
+    }
+    ;(Object.keys(words) as (keyof Words)[]).forEach((key) => lay(key))
+    laid = next
   })
 
   const { typed, faults: typedFaults } = useTyped(

@@ -146,8 +146,8 @@ impl Duty {
         let all = self.bends.iter().map(|(inside, _)| *inside).fold(0.0, f64::max);
         let widest = if bearing > 0.0 { bearing } else { all };
         let radius = widest / 2.0 + c;
-        let wound = bending.wound_radius(radius).filter(|_| widest > 0.0);
-        let springback_ratio = if widest > 0.0 { wound.map_or(0.0, |wound| wound / radius) } else { 1.0 };
+        let wound = || bending.wound_radius(radius).map_or(0.0, |wound| wound / radius);
+        let springback_ratio = if widest > 0.0 { wound() } else { 1.0 };
         if springback_ratio <= 0.0 {
             return None;
         }

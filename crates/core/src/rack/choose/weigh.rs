@@ -242,7 +242,7 @@ impl ChooseRequest {
             (Point::Springback, springback),
             (Point::Temper, temper),
             (Point::Looks, looks),
-            (Point::Money, money),
+            (Point::Money, money + self.too_dear_for_practice(wire)),
             (Point::Usual, if self.sensitive || spring_wire { 0.0 } else { unusual(wire.metal) }),
         ]
     }
@@ -298,6 +298,9 @@ impl ChooseRequest {
         }
         if self.worn(duty) == Worn::Ear && wire.metal.figures().stains {
             cautions.push(text!("choose-weigh-many-wear-in-ear-others").to_owned());
+        }
+        if self.sensitive {
+            cautions.insert(0, text!("choose-weigh-sold-for-piercings").to_owned());
         }
         cautions.retain(|caution| !caution.is_empty());
         let holds = [measured.holds_n, measured.holds_hardened_n];

@@ -162,22 +162,23 @@ impl ChooseRequest {
 
     /// What a wire misses of what matters most.
     pub(super) fn matters_less(&self, wire: &Wire) -> f64 {
-        let price = 0.3 * wire.metal.times_the_price_of_copper().ln().max(0.0);
-        // Who practises does it in wire that costs little.
-        let practised = if self.maker == Maker::Practising { price / 2.0 } else { 0.0 };
-        let wish = match self.matters {
+        match self.matters {
             None | Some(Matters::EasyToBend) => 0.0,
             Some(Matters::SilverLook) if wire.metal.looks_like_silver() => 0.0,
             Some(Matters::SilverLook) => 2.0,
-            Some(Matters::Price) => price,
+            Some(Matters::Price) => dear(wire),
             Some(Matters::NoTarnish) => match wire.metal.tarnish() {
                 Tarnish::Never => 0.0,
                 Tarnish::Slowly => 0.9,
                 Tarnish::Soon => 2.0,
             },
             Some(Matters::KeepsShape) => 2.5 * (1.0 - springs(wire) / SPRINGY).max(0.0),
-        };
-        wish + practised
+        }
+    }
+
+    /// What a wire misses for practice, which is done in wire that costs little.
+    pub(super) fn too_dear_for_practice(&self, wire: &Wire) -> f64 {
+        if self.maker == Maker::Practising { dear(wire) / 2.0 } else { 0.0 }
     }
 
     /// What a wire misses that has to spring back from far.
@@ -196,6 +197,11 @@ impl ChooseRequest {
             Matters::KeepsShape => text!("choose-wish-keeps-shape", well),
         })
     }
+}
+
+/// What a wire misses that costs many times what copper does.
+fn dear(wire: &Wire) -> f64 {
+    0.3 * wire.metal.times_the_price_of_copper().ln().max(0.0)
 }
 
 /// Strain of the outer fibre up to which wire springs all the way back: κ_y·h/2.
