@@ -11,6 +11,7 @@ const inTemplates = [
   `${IN_BRACES} > Literal[value=/[A-Za-z]/]`,
   `${IN_BRACES} TemplateElement[value.raw=/[A-Za-z]/]`,
   'VAttribute[directive=false][key.name=/^(aria-label|hint|label|name|noun|placeholder|says|stage|text|title)$/] > VLiteral[value=/^[A-Z][a-z]|[a-z] [a-z]/]',
+  'VAttribute[directive=true] ConditionalExpression > Literal[value=/^[A-Z][a-z]/]',
   'VAttribute[directive=true][key.argument.name=/^(aria-label|hint|label|placeholder|text|title)$/] Literal[value=/^[A-Z]| [a-z]/]',
 ]
 const READ_BY_PROGRAMS =
@@ -21,7 +22,7 @@ const KEYS = '/^(align|field|file|id|key|kind|length|of|position|slot|test|type|
 const inCode = [
   'Property[key.name=/^(hint|label|legend|says|text|title)$/] > Literal.value[value=/[a-z]{3}/]',
   `:not(${READ_BY_PROGRAMS}) > Literal[value=/^[A-Z][a-z]|^[A-Za-z, ]+ [a-z]/]`,
-  'TemplateElement[value.raw=/[A-Za-z]{2,} [a-z]{2,}/]',
+  'TemplateElement[value.raw=/[A-Za-z]{2,} [a-z]{2,}|^[A-Z][a-z]{2,}/]',
   // A single small word is told from a key by the texts it stands beside.
   `ObjectExpression:has(> Property:has(> CallExpression[callee.name="t"])) > Property:not([key.name=${KEYS}]) > Literal.value[value=/^[a-z ]{3,}$/]`,
   `:matches(ConditionalExpression, LogicalExpression):has(> CallExpression[callee.name="t"]) > Literal[value=/[a-z]/]`,
@@ -47,6 +48,10 @@ export default ts.config(
       'vue/no-bare-strings-in-template': ['error', { allowlist: SIGNS }],
       'vue/no-restricted-syntax': forbidden(inTemplates),
     },
+  },
+  {
+    files: ['src/**/*.vue', 'src/**/*.ts'],
+    rules: { 'max-lines': ['error', 300] },
   },
   {
     rules: {

@@ -15,7 +15,7 @@ use lorimant_core::wire::section::Section;
 use lorimant_core::wire::sizes_sold;
 use lorimant_core::wire::strength::{hand_effort, strain_left};
 use lorimant_core::words::gauge::GaugeSystem;
-use lorimant_core::words::length::{Habits, LengthUnit};
+use lorimant_core::words::length::{Habits, LengthUnit, on_ruler};
 use rstest::rstest;
 use rust_decimal::Decimal;
 
@@ -87,6 +87,9 @@ fn of_a_finding_as_it_is_drawn_the_blank_is_its_own(#[case] kind: &str) {
         .remove(0);
     assert!((one.blank_mm - blank.exact_mm).abs() < 1e-6, "{} {}", one.blank_mm, blank.exact_mm);
     assert!((one.mass_g - request.wire.mass_g(one.blank_mm)).abs() < 1e-12);
+    // It is told as its plan tells it.
+    let plan = request.sheet(&Workshop::default()).result.unwrap().form.blank.flush_mm;
+    assert!(one.cut_text.starts_with(&format!("{}, ", on_ruler(plan, LengthUnit::Mm))), "{}", one.cut_text);
     // A gram costs one: the price is the mass.
     let cost: f64 = one.cost.unwrap().try_into().unwrap();
     assert!((cost - one.mass_g).abs() < 0.000_6);

@@ -67,6 +67,9 @@ fn printed(step: &Step) -> Step {
         });
     }
     numbers.at_mm = numbers.at_mm.map(|mm| if mm < 0.25 { mm } else { on_ruler(mm) });
+    if step.text.contains("both ends level") {
+        numbers.at_mm = None;
+    }
     if let (Some(jaw), Some(slip)) = (numbers.jaw_mm, numbers.slip_mm) {
         numbers.tool_mm = numbers.tool_mm.map(|mm| mm + slip * (on_ruler(jaw) - jaw));
     }

@@ -4,7 +4,7 @@
 use lorimant_core::ask;
 use lorimant_core::chance::Chance;
 use lorimant_core::learn::lot::rods::learn_together;
-use lorimant_core::learn::lot::{Inside, LotLearned, MeasuredInside, inside_with, learn};
+use lorimant_core::learn::lot::{Inside, LotLearned, MeasuredInside, MeasuredLot, inside_with, learn};
 use lorimant_core::learn::rod::next_coil;
 use lorimant_core::learn::simulated::Simulated;
 use lorimant_core::pattern::{self, PatternRequest};
@@ -15,8 +15,9 @@ use lorimant_core::tool::hand::HandSpread;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::workshop::{StartSet, Workshop};
 use lorimant_core::wire::Wire;
-use lorimant_core::wire::lot::LotFactor;
+use lorimant_core::wire::lot::{HANDBOOK_SPREAD, LotFactor};
 use lorimant_core::wire::metal::{Metal, Temper};
+use lorimant_core::wire::pull::PullTest;
 use lorimant_core::words::length::LengthUnit;
 use lorimant_core::words::sentence::{self, Change};
 use rstest::rstest;
@@ -347,6 +348,21 @@ fn two_that_disagree_ask_for_a_third() {
     assert!((three.flow - 1.0).abs() < 0.02 && three.points[1].outlier, "{three:?}");
 }
 
+/// Coils that agree with one another, and with no wire of their metal, accuse the rod, not each other.
+#[rstest]
+fn what_no_wire_of_the_metal_gives_is_the_rod(#[values(2, 3)] n: usize, #[values(0.2, -0.2)] off_mm: f64) {
+    let wound = RingRequest::new(Wire::round(Metal::Copper, 1.0237, Temper::Soft), Mandrel::round(5.0), 1);
+    let right = exactly(&wound, 1.0);
+    let off = MeasuredInside { inside_mm: right.inside_mm + off_mm, ..right };
+    let learned = learn(&vec![off; n], &HandSpread::default());
+    let text = learned.told();
+    assert!(text.contains(if off_mm > 0.0 { "larger" } else { "smaller" }), "{text}");
+    assert!(text.contains("Measure the rod with the caliper"), "{text}");
+    // Once it is corrected it is another rod, which nothing was wound on yet; one of no workshop cannot be corrected.
+    let shop = Workshop { rods: vec![Mandrel::round(5.0 + off_mm)], ..Workshop::default() };
+    assert!(learned.told_in(&shop).contains("not among your tools"), "{}", learned.told_in(&shop));
+}
+
 /// Rings sawn and rings cut off one rod share its error: they make it no surer than the rod is.
 #[rstest]
 fn pieces_of_one_rod_are_not_independent() {
@@ -484,7 +500,7 @@ fn rods_and_lots_are_learned_together() {
                 (n..n + 3).map(|at| on(at, &mut chance)).collect()
             })
             .collect();
-        let known = learn_together(&lots, &hand);
+        let known = learn_together(&coils_alone(&lots), &hand);
         for rod in &known.rods {
             let (_, off_mm) = rods.iter().find(|(mm, _)| *mm == rod.rod.diameter_mm).unwrap();
             let error = rod.error.off_mm - off_mm;
@@ -518,7 +534,11 @@ fn a_rod_that_winds_larger_is_said() {
     let lots: Vec<_> =
         [Metal::Copper, Metal::FineSilver, Metal::RedBrass, Metal::SterlingSilver].map(lot).to_vec();
     let told = |lots: &[Vec<MeasuredInside>]| -> Vec<String> {
-        learn_together(lots, &hand).rods.iter().filter_map(|rod| rod.told(LengthUnit::Mm)).collect()
+        learn_together(&coils_alone(lots), &hand)
+            .rods
+            .iter()
+            .filter_map(|rod| rod.told(LengthUnit::Mm))
+            .collect()
     };
     assert_eq!(told(&lots[..1]), Vec::<String>::new());
     let said = told(&lots);
@@ -528,4 +548,123 @@ fn a_rod_that_winds_larger_is_said() {
                 .starts_with("Your 5 mm rod seems thicker than listed, by about 0.04 mm: 4 lots agree."),
         "{said:?}"
     );
+}
+
+/// Lots of which only coils were measured.
+fn coils_alone(lots: &[Vec<MeasuredInside>]) -> Vec<MeasuredLot> {
+    lots.iter().map(|insides| MeasuredLot { insides: insides.clone(), pulls: vec![] }).collect()
+}
+
+fn pulled(wire: &Wire, flow: f64, stretched_mm: Option<f64>) -> PullTest {
+    let test = PullTest { weight_g: 1.0, length_mm: 500.0, stretched_mm, excluded: false };
+    PullTest { weight_g: flow * test.usual_g(wire), ..test }
+}
+
+fn learned_from(wire: &Wire, insides: Vec<MeasuredInside>, pulls: &[PullTest]) -> LotLearned {
+    let pulls = pulls.iter().map(|one| one.says(wire)).collect();
+    learn_together(&[MeasuredLot { insides, pulls }], &HandSpread::default()).lots.swap_remove(0)
+}
+
+/// Two Gaussians by hand: the handbook's 15.3 % and one test's √(2² + 3² + 5² + own²) % weigh by their inverse squares.
+#[test]
+fn one_pull_test_teaches_a_lot_as_much_as_it_knows() {
+    let wire = Wire::round(Metal::SterlingSilver, 0.8, Temper::Hard);
+    let test = pulled(&wire, 1.1, None);
+    let learned = learned_from(&wire, vec![], &[test]);
+    let of_test = 0.02_f64.hypot(0.03).hypot(0.05).hypot(1.1 * 0.02_f64.hypot(0.04));
+    let (usual, of_test) = (HANDBOOK_SPREAD.powi(-2), of_test.powi(-2));
+    let mean = (usual + 1.1 * of_test) / (usual + of_test);
+    assert!((learned.flow - mean).abs() < 0.004, "{} for {mean}", learned.flow);
+    assert!((learned.spread - (usual + of_test).powf(-0.5)).abs() < 0.004, "{}", learned.spread);
+    assert_eq!((learned.measured_n, learned.pulls.len(), learned.points.len()), (1, 1, 0));
+    // However often the same wire is pulled, its size and its curve are known no better.
+    let often = learned_from(&wire, vec![], &[test; 30]);
+    assert!(often.spread > 0.05 && often.spread < learned.spread, "{}", often.spread);
+    // Set aside, it teaches nothing.
+    let excluded = learned_from(&wire, vec![], &[PullTest { excluded: true, ..test }]);
+    assert!((excluded.flow - 1.0).abs() < 0.001 && excluded.measured_n == 0);
+}
+
+/// Soft wire that is pulled until it breaks is far out on its curve, where bends never are: it says less than wire that was
+/// stretched as far as they stretch it.
+#[test]
+fn soft_wire_stretched_says_more_than_soft_wire_broken() {
+    let wire = Wire::round(Metal::Copper, 0.8, Temper::Soft);
+    let of = |stretched_mm| learned_from(&wire, vec![], &[pulled(&wire, 1.2, stretched_mm)]);
+    let (stretched, broken) = (of(Some(530.0)), of(None));
+    assert!(stretched.spread < 0.7 * broken.spread && stretched.flow - 1.0 > 2.0 * (broken.flow - 1.0));
+}
+
+/// Lots, curves, scales and sizes that differ by chance: what is learned from two pull tests holds the truth as often as its
+/// spread says.
+#[test]
+fn what_pull_tests_teach_holds_the_truth_as_often_as_it_says() {
+    let mut chance = Chance::of(7);
+    let (mut held, mut n) = (0.0, 0.0);
+    for metal in [Metal::Copper, Metal::Brass, Metal::SterlingSilver, Metal::StainlessSteel] {
+        for i in 0..60 {
+            // Soft wire is stretched, hard wire breaks at once.
+            let (temper, stretched_mm) =
+                if i % 2 == 0 { (Temper::Soft, Some(530.0)) } else { (Temper::Hard, None) };
+            let wire = Wire::round(metal, 0.8, temper);
+            let flow = 1.0 + chance.normal(HANDBOOK_SPREAD);
+            let (size, curve) = (1.0 + chance.normal(0.01), 1.0 + chance.normal(0.05));
+            let modulus = 1.0 + chance.normal(0.03);
+            let beyond = stretched_mm.map_or(0.0, |mm: f64| 0.6 * (mm / 500.0).ln());
+            let early = if stretched_mm.is_none() { 0.04 } else { 0.0 };
+            let mut test = || {
+                let read = 1.0 + chance.normal(0.02) + chance.normal(early) + chance.normal(beyond);
+                pulled(&wire, flow * modulus * curve * size * size * read, stretched_mm)
+            };
+            let tests = [test(), test()];
+            let learned = learned_from(&wire, vec![], &tests);
+            n += 1.0;
+            held += f64::from(u8::from((learned.flow - flow).abs() <= 1.645 * learned.spread));
+        }
+    }
+    assert!((0.85..=0.95).contains(&(held / n)), "{}", held / n);
+}
+
+#[test]
+fn a_pull_test_and_a_coil_confirm_or_doubt_one_another() {
+    let wire = Wire::round(Metal::SterlingSilver, 0.8, Temper::HalfHard);
+    let wound = RingRequest::new(wire.clone(), Mandrel::round(6.0), 20);
+    let alone = learned_from(&wire, vec![exactly(&wound, 1.15)], &[]);
+    let both = learned_from(&wire, vec![exactly(&wound, 1.15)], &[pulled(&wire, 1.15, None)]);
+    assert!(both.spread < 0.95 * alone.spread && !both.pulls[0].outlier && !both.points[0].outlier);
+    // A kilogram read for a pound: it is told, and moves little.
+    let coils = vec![exactly(&wound, 1.0); 4];
+    let slipped = learned_from(&wire, coils.clone(), &[pulled(&wire, 2.2, None)]);
+    assert!(slipped.pulls[0].outlier && !slipped.points[0].outlier);
+    assert!((slipped.flow - learned_from(&wire, coils, &[]).flow).abs() < 0.01);
+}
+
+#[rstest]
+#[case::point(10.0, Some(0.1))]
+#[case::pounds(2.204_62, Some(0.453_592))]
+#[case::kilograms(0.453_592, Some(2.204_62))]
+#[case::neither(5.0, None)]
+fn a_weight_that_hardly_is_so_is_asked_about(#[case] times: f64, #[case] meant: Option<f64>) {
+    let wire = Wire::round(Metal::Brass, 0.64, Temper::HalfHard);
+    let right = pulled(&wire, 1.0, None);
+    assert_eq!(right.doubt(&wire), Ok(()));
+    let test = PullTest { weight_g: times * right.weight_g, ..right };
+    let fault = test.doubt(&wire).unwrap_err();
+    assert_eq!(fault.field, "doubt");
+    match meant {
+        Some(meant) => assert!((fault.suggested.unwrap() / test.weight_g - meant).abs() < 1e-4),
+        None => assert_eq!(fault.suggested, None),
+    }
+}
+
+#[rstest]
+#[case::no_weight(PullTest { weight_g: 0.0, length_mm: 500.0, stretched_mm: None, excluded: false }, "weight_g")]
+#[case::no_number(PullTest { weight_g: f64::NAN, length_mm: 500.0, stretched_mm: None, excluded: false }, "weight_g")]
+#[case::no_length(PullTest { weight_g: 900.0, length_mm: 5.0, stretched_mm: None, excluded: false }, "length_mm")]
+#[case::shorter(PullTest { weight_g: 900.0, length_mm: 500.0, stretched_mm: Some(490.0), excluded: false }, "stretched_mm")]
+#[case::sprang_back(PullTest { weight_g: 900.0, length_mm: 500.0, stretched_mm: Some(504.0), excluded: false }, "stretched_mm")]
+#[case::too_long(PullTest { weight_g: 900.0, length_mm: 500.0, stretched_mm: Some(5300.0), excluded: false }, "stretched_mm")]
+#[case::no_end(PullTest { weight_g: 900.0, length_mm: 500.0, stretched_mm: Some(f64::NAN), excluded: false }, "stretched_mm")]
+fn a_pull_test_that_cannot_be_is_refused_at_its_field(#[case] test: PullTest, #[case] field: &str) {
+    assert_eq!(test.check(LengthUnit::Mm).unwrap_err().0[0].field, field);
 }

@@ -298,9 +298,11 @@ fn hard_wire_is_as_strong_as_handbooks_list_it(#[case] metal: Metal, #[case] lis
 #[case(Metal::NickelSilver, 400.0)]
 fn soft_wire_breaks_at_the_load_handbooks_list(#[case] metal: Metal, #[case] listed: f64) {
     let flow = FlowCurve::new(metal.figures(), 0.0);
-    let most = (0..200).map(|i| f64::from(i) / 200.0).map(|e| flow.flow_stress(e) * (-e).exp());
-    let most = most.fold(0.0, f64::max);
+    let most = flow.pulled(flow.necks_at());
     assert!((most / listed - 1.0).abs() < 0.15, "{metal}: {most:.0} for {listed}");
+    // The largest of all loads on the way, by looking at each.
+    let looked = (0..2000).map(|i| f64::from(i) / 2000.0).map(|e| flow.flow_stress(e) * (-e).exp());
+    assert!((looked.fold(0.0, f64::max) - most).abs() < 1e-3);
 }
 
 /// Springs are coiled at an index of 4 and spring wire is wrapped on its own diameter: neither is stopped as cracking.
@@ -314,4 +316,60 @@ fn spring_wire_makes_springs(#[case] metal: Metal) {
     let wire = wire(metal, Section::Round, 1.0, Temper::Spring);
     let share = |radius_mm: f64| outer_strain(wire.profile(), radius_mm) / strain_left(&wire);
     assert!(share(2.0) < 0.7 && share(1.0) < CRACK_STRAIN, "{} {}", share(2.0), share(1.0));
+}
+
+/// Moment of a round section that yields at one stress and does not harden: `σ·I(e)/e + 4/3·σ·(r² − e²)^(3/2)`, with
+/// `e = σ/(E·κ)` the height of its elastic core and `I(e)` the core's own second moment.
+fn moment_without_hardening(mpa: f64, modulus: f64, r: f64, curvature: f64) -> f64 {
+    let e = mpa / (modulus * curvature);
+    let root = (r * r - e * e).sqrt();
+    let core = r.powi(4) / 2.0 * (e / r).asin() - e / 2.0 * (r * r - 2.0 * e * e) * root;
+    mpa * core / e + 4.0 / 3.0 * mpa * root.powi(3)
+}
+
+/// Thirty coils of wire whose strength handbooks list (ASM Handbook vol. 2, wire by temper number; spring stainless by ASTM
+/// A313; checked by hand, December 2026), wound at three ratios. Drawn wire hardly hardens any more, so that what it springs
+/// open by follows from its listed strength in closed form. The program, which knows the wire by its metal and temper only,
+/// foretells nine in ten within the ± it states.
+#[test]
+fn coils_of_listed_wire_are_foretold_within_the_stated_spread() {
+    use lorimant_core::learn::lot::{Inside, inside_with};
+    use lorimant_core::ring::RingRequest;
+    use lorimant_core::tool::mandrel::Mandrel;
+    use lorimant_core::wire::lot::HANDBOOK_SPREAD;
+
+    let listed = [
+        (Metal::Brass, Temper::HalfHard, 605.0),
+        (Metal::Brass, Temper::Hard, 760.0),
+        (Metal::Brass, Temper::Spring, 895.0),
+        (Metal::RedBrass, Temper::Hard, 605.0),
+        (Metal::PhosphorBronze, Temper::HalfHard, 585.0),
+        (Metal::PhosphorBronze, Temper::Spring, 965.0),
+        (Metal::NickelSilver, Temper::Hard, 710.0),
+        (Metal::Copper, Temper::Hard, 380.0),
+        (Metal::SterlingSilver, Temper::Hard, 415.0),
+        (Metal::StainlessSteel, Temper::Spring, 1900.0),
+    ];
+    let (mut n, mut held, mut outside) = (0, 0, vec![]);
+    for (metal, temper, mpa) in listed {
+        for ratio in [4.0, 6.0, 9.0] {
+            let wire = wire(metal, Section::Round, 1.0, temper);
+            let (r, wound) = (0.5_f64, (ratio + 1.0) / 2.0);
+            let modulus = metal.figures().modulus_gpa * 1000.0;
+            let second = PI * r.powi(4) / 4.0;
+            let relaxed =
+                1.0 / wound - moment_without_hardening(mpa, modulus, r, 1.0 / wound) / (modulus * second);
+            let coil = 2.0 * (1.0 / relaxed - r);
+            let request = RingRequest::new(wire, Mandrel::round(ratio), 20);
+            let at =
+                |spreads: f64| inside_with(&request, Inside::Coil, 1.0 + spreads * HANDBOOK_SPREAD).unwrap();
+            n += 1;
+            if (at(-1.645)..=at(1.645)).contains(&coil) {
+                held += 1;
+            } else {
+                outside.push(format!("{metal} {temper} on {ratio}: {coil:.2}, foretold {:.2}", at(0.0)));
+            }
+        }
+    }
+    assert!(n == 30 && held >= 27, "{held} of {n}: {outside:?}");
 }

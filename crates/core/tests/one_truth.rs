@@ -141,6 +141,14 @@ fn finding_agrees(request: &PatternRequest, methods: Methods, unit: LengthUnit) 
     let figure = worked.figures.iter().find(|figure| figure.key == "blank").unwrap();
     assert_eq!(figure.first(unit), cut, "{at}: the sheet's figure");
     marks_agree(&worked.form.steps, &worked.form.marks, &at, unit);
+    for mark in measured(&worked.form.marks) {
+        assert!(
+            worked.marks_text.contains(&mark.ruler),
+            "{at}: {} is not in “{}”",
+            mark.ruler,
+            worked.marks_text
+        );
+    }
     let step = worked.form.steps.iter().find(|step| step.operation == Operation::Cut).unwrap();
     // What is rolled on the spool first is measured from its bend, and so says another number.
     let on_spool = step.numbers.left_mm.is_some();

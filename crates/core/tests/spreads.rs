@@ -2,8 +2,9 @@
 #![allow(clippy::unwrap_used, missing_docs)]
 
 use std::collections::BTreeMap;
+use std::f64::consts::TAU;
 
-use crate::common::hands::{Hands, followed};
+use crate::common::hands::{Hands, followed_by};
 use crate::common::{bench, usual};
 use glam::{DMat3, DVec3};
 use lorimant_core::chance::Chance;
@@ -25,8 +26,7 @@ struct Lying {
 }
 
 /// A step as a hand does it: lengths by a ruler, angles by eye, the wire beside its mark.
-/// Where a bend adjoins one that is made already it begins where that ends: `begun` holds how far off each one began.
-fn by_hand(step: &Step, begun: &mut BTreeMap<usize, f64>, chance: &mut Chance) -> Step {
+fn by_hand(step: &Step, chance: &mut Chance) -> Step {
     let mut step = step.clone();
     let numbers = &mut step.numbers;
     if step.operation == Operation::Cut {
@@ -34,20 +34,18 @@ fn by_hand(step: &Step, begun: &mut BTreeMap<usize, f64>, chance: &mut Chance) -
         numbers.length_mm = numbers.length_mm.map(|mm| mm + off);
     }
     let bends = !step.segments.is_empty();
-    if let Some(first) = step.segments.first() {
-        let beside = [first.checked_sub(1), Some(first + 1)];
-        let adjoins = beside.into_iter().flatten().find_map(|beside| begun.get(&beside).copied());
-        let own = chance.normal(START_MM);
-        // What begins at an end of the wire has no mark to miss.
-        let off = adjoins.unwrap_or(if numbers.at_mm.is_some_and(|mm| mm > 0.5) { own } else { 0.0 });
-        numbers.at_mm = numbers.at_mm.map(|mm| mm + off);
-        begun.insert(*first, off);
+    let off = chance.normal(START_MM);
+    // What begins at an end of the wire has no mark to miss.
+    if let Some(mm) = numbers.at_mm.as_mut().filter(|mm| bends && **mm > 0.5) {
+        *mm += off;
     }
     if let (Some(tool), Some(slip)) = (numbers.tool_mm, numbers.slip_mm) {
         numbers.tool_mm = Some(tool + slip * chance.normal(MARK_MM));
     }
     if bends {
-        let off = chance.normal(ANGLE_DEG);
+        // The eye judges what is left once it is let go.
+        let springs = numbers.angle_to_deg.zip(numbers.angle_left_deg).map_or(1.0, |(to, left)| to / left);
+        let off = chance.normal(ANGLE_DEG) * springs;
         numbers.angle_to_deg = numbers.angle_to_deg.map(|deg| deg + off);
     }
     step
@@ -87,7 +85,12 @@ impl Lying {
 
     /// What it covers, turned by `axes`.
     fn covers(&self, axes: DMat3) -> DVec3 {
-        let places = followed(self.curves.iter().copied(), Frame::default());
+        // As close together on a coil of many turns as on one.
+        let steps_n = |curve: &Curve| match curve {
+            Curve::Turn { angle, .. } => 24.0 * (4.0 * angle.abs() / TAU).max(1.0),
+            _ => 24.0,
+        };
+        let places = followed_by(self.curves.iter().copied(), Frame::default(), steps_n);
         let (mut least, mut most) = (DVec3::INFINITY, DVec3::NEG_INFINITY);
         for (place, along) in places {
             let (at, t) = (axes * place, axes * along);
@@ -163,8 +166,7 @@ fn within(request: &PatternRequest, workshop: &Workshop, pieces_n: u64) -> BTree
         let size_mm = request.wire.size_mm * (1.0 + chance.normal(SIZE_SPREAD));
         let lot = Some(LotFactor { lot_n: 1, flow, spread: 0.0 });
         let wire = Wire { size_mm, lot, ..request.wire.clone() };
-        let mut begun = BTreeMap::new();
-        let steps = finished.made.steps.iter().map(|step| by_hand(step, &mut begun, &mut chance));
+        let steps = finished.made.steps.iter().map(|step| by_hand(step, &mut chance));
         let steps: Vec<Step> = steps.collect();
         let lies = lying(&finished, &wire, steps.into_iter());
         if lies.curves.len() != drawn.curves.len() {
@@ -185,32 +187,25 @@ fn within(request: &PatternRequest, workshop: &Workshop, pieces_n: u64) -> BTree
     counted
 }
 
-/// Sizes over all that go by whichever of two ends comes out farther: they grow by whatever is off, whichever way.
-const RACES: [&str; 4] = ["folded-pair height", "doubled-hook height", "s-link width", "cone-cap width"];
-
 #[test]
 fn of_ten_pieces_nine_lie_within_the_band() {
     let workshop = bench();
-    let (mut missed, mut far) = (vec![], vec![]);
+    let mut missed = vec![];
     let mut looked_at = 0;
     for kind in Kind::all() {
         let request = PatternRequest::usual(kind);
-        for (key, (n, inside)) in within(&request, &workshop, 1000) {
+        for (key, (n, inside)) in within(&request, &workshop, 4000) {
             looked_at += 1;
-            assert_eq!(n, 1000);
+            assert_eq!(n, 4000);
             let share = f64::from(inside) / f64::from(n);
             let name = format!("{} {key}", kind.0.kind);
-            if !(0.84..=0.96).contains(&share) {
+            // Of 4,000 pieces the share itself is known to 0.005.
+            if !(0.845..=0.955).contains(&share) {
                 missed.push(format!("{name}: {share:.3}"));
-            }
-            if !(0.8..=0.99).contains(&share) && !RACES.contains(&name.as_str()) {
-                far.push(format!("{name}: {share:.3}"));
             }
         }
     }
-    println!("{} of {looked_at} outside 84 to 96 %: {missed:#?}", missed.len());
-    assert!(looked_at > 80 && far.is_empty(), "{far:#?}");
-    assert!(missed.len() * 10 <= looked_at, "{missed:#?}");
+    assert!(looked_at > 80 && missed.is_empty(), "{missed:#?}");
 }
 
 /// A lot that was measured leaves less open, and a learned lot never more than an unknown one.

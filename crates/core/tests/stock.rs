@@ -30,6 +30,7 @@ fn lot() -> Lot {
         bought_on: Some("2026-06-11".to_owned()),
         tare_g: Some(62.0),
         note: String::new(),
+        pulls: vec![],
     }
 }
 

@@ -6,6 +6,7 @@ use std::net::TcpListener;
 use std::time::Duration;
 
 use axum::http::StatusCode;
+use lorimant_core::wire::metal::Metal;
 use lorimant_server::{Caliper, Instruments, Store};
 use rstest::rstest;
 use serde_json::{Value, json};
@@ -690,4 +691,95 @@ async fn what_is_planned_for_a_lot_is_cut_from_it() {
     workshop.post("/api/picks", &json!({ "entry": entry, "pieces_n": 20 })).await;
     let wanted = workshop.get("/api/cut-plans/wanted").await;
     assert!(wanted.text().contains("Cut it from that lot, or plan it without one"), "{}", wanted.text());
+}
+
+/// A weight and a length say how strong a lot is before anything is wound: plans follow, and so do undoing and setting aside.
+#[tokio::test]
+async fn a_pull_test_changes_the_next_plan() {
+    let workshop = Workshop::empty();
+    let lot_n = lot(&workshop).await;
+    let before = rod_for(&workshop, lot_n).await;
+    let learned = async || workshop.get(&format!("/api/lots/{lot_n}/learned")).await.json();
+    let path = format!("/api/lots/{lot_n}/pulls");
+    // Hard copper necks as soon as it flows: what breaks it is its flow stress over its section.
+    let copper = Metal::Copper.figures();
+    let mpa = copper.saturated_mpa
+        - (copper.saturated_mpa - copper.annealed_mpa) * (-0.928 / copper.hardening_strain).exp();
+    let size_mm = hard_copper()["size_mm"].as_f64().unwrap();
+    let usual_g = mpa * std::f64::consts::PI * size_mm.powi(2) / 4.0 / 9.806_65 * 1000.0;
+    let pull = json!({ "weight_g": 1.2 * usual_g, "length_mm": 500, "used_mm": 700 });
+    let kept = workshop.post(&path, &pull).await;
+    assert_eq!(kept.status, StatusCode::CREATED);
+    let kept = kept.json();
+    assert!(kept["text"].as_str().unwrap().starts_with("Broke at "), "{kept}");
+    let known = learned().await;
+    assert!((known["pulls"][0]["flow"].as_f64().unwrap() - 1.2).abs() < 1e-6, "{known}");
+    assert!(known["flow"].as_f64().unwrap() > 1.1 && known["spread"].as_f64().unwrap() < 0.1, "{known}");
+    assert_eq!(known["pull_texts"][0], kept["text"]);
+    assert!(rod_for(&workshop, lot_n).await < before - 0.03);
+    let ledger = workshop.get(&format!("/api/lots/{lot_n}/ledger")).await.json();
+    assert_eq!(ledger[0]["length_mm"], -700.0, "{ledger}");
+    // Set aside it is shown, and teaches nothing.
+    let aside = json!({ "pull_n": 0, "excluded": true });
+    let undo = workshop.post(&format!("{path}/aside"), &aside).await.json()["undo"].clone();
+    assert!((rod_for(&workshop, lot_n).await - before).abs() < 1e-9);
+    assert_eq!(learned().await["pulls"][0]["excluded"], true);
+    workshop.post(&format!("/api/undo/{undo}"), &json!({})).await;
+    assert!(rod_for(&workshop, lot_n).await < before - 0.03);
+    // What is written of the lot in a form does not lose it, and its test goes with the file.
+    let mut record = workshop.get(&format!("/api/lots/{lot_n}")).await.json();
+    record["record"]["note"] = json!("from the fair");
+    let change = format!("/api/lots/{lot_n}?revision={}", record["revision"]);
+    assert_eq!(workshop.put(&change, &record["record"]).await.status, StatusCode::OK);
+    assert_eq!(learned().await["pulls"].as_array().unwrap().len(), 1);
+    // Another is taken back as a whole: the test, what it taught, and its wire.
+    let (flow, left) =
+        (learned().await["flow"].clone(), workshop.get(&format!("/api/lots/{lot_n}")).await.json());
+    let undo = workshop.post(&path, &pull).await.json()["undo"].clone();
+    assert_ne!(learned().await["flow"], flow);
+    assert_eq!(workshop.post(&format!("/api/undo/{undo}"), &json!({})).await.status, StatusCode::OK);
+    assert_eq!(learned().await["flow"], flow);
+    let after = workshop.get(&format!("/api/lots/{lot_n}")).await.json();
+    assert_eq!(after["balance"], left["balance"]);
+}
+
+/// A lot that comes in with its pull test is planned with it at once.
+#[tokio::test]
+async fn a_pull_test_that_is_brought_in_changes_the_next_plan() {
+    let workshop = Workshop::empty();
+    let lot_n = lot(&workshop).await;
+    let before = rod_for(&workshop, lot_n).await;
+    let pull = json!({ "weight_g": 28_000, "length_mm": 500 });
+    assert_eq!(workshop.post(&format!("/api/lots/{lot_n}/pulls"), &pull).await.status, StatusCode::CREATED);
+    let after = rod_for(&workshop, lot_n).await;
+    assert_ne!(after, before);
+    let file = workshop.get("/api/stock/all.json").await.text();
+    let other = Workshop::empty();
+    let reply = other.ask("POST", "/api/stock/import?preview=false", file).await;
+    assert_eq!(reply.status, StatusCode::OK, "{}", reply.text());
+    assert_eq!(rod_for(&other, lot_n).await, after);
+}
+
+#[tokio::test]
+async fn a_doubtful_pull_test_is_asked_about_and_kept_when_it_is_right() {
+    let workshop = Workshop::empty();
+    let lot_n = lot(&workshop).await;
+    let path = format!("/api/lots/{lot_n}/pulls");
+    let mut pull = json!({ "weight_g": 200, "length_mm": 500 });
+    let refused = workshop.post(&path, &pull).await;
+    assert_eq!(refused.status, StatusCode::UNPROCESSABLE_ENTITY);
+    assert_eq!(refused.json()["errors"][0]["field"], "doubt");
+    pull["sure"] = json!(true);
+    assert_eq!(workshop.post(&path, &pull).await.status, StatusCode::CREATED);
+    let known = workshop.get(&format!("/api/lots/{lot_n}/learned")).await.json();
+    // It is kept, looks wrong, and teaches next to nothing.
+    assert_eq!(known["pulls"][0]["outlier"], true, "{known}");
+    assert!((known["flow"].as_f64().unwrap() - 1.0).abs() < 0.03, "{known}");
+    let wrong = json!({ "weight_g": 200, "length_mm": 500, "stretched_mm": 480, "sure": true });
+    let refused = workshop.post(&path, &wrong).await.json();
+    assert_eq!(refused["errors"][0]["field"], "stretched_mm", "{refused}");
+    let none = workshop.post(&format!("{path}/aside"), &json!({ "pull_n": 7, "excluded": true })).await;
+    assert_eq!(none.status, StatusCode::NOT_FOUND);
+    let overdrawn = json!({ "weight_g": 200, "length_mm": 500, "used_mm": 9e6, "sure": true });
+    assert_eq!(workshop.post(&path, &overdrawn).await.status, StatusCode::UNPROCESSABLE_ENTITY);
 }

@@ -265,3 +265,5 @@ api-decode-whole-number = a whole number
 api-decode-text = text
 api-decode-true-or-false = true or false
 api-decode-object-with-named-fields = an object with named fields
+
+api-pulls-pull-test = pull test

@@ -134,6 +134,8 @@ placing-put-on-open-ring = Put { $shut } ({ $shut2 }) on an open ring, { $named 
 placing-close-hang-loop-scrap-wire = Close it. Hang a loop of scrap wire in it to mark the start.
 placing-close-lay-beside-others-its = Close it, and lay it beside the others of its row.
 placing-pass-through-close = Pass it through { $there }. Close it.
+placing-both-from-same-side = { " " }Enter both from the same side, the side you used for the ring before.
+placing-one-from-each-side = { " " }Enter one from the front and the other from the back.
 placing-open-this-ring-only-sideways = Open this ring only, sideways, to a gap of about { $gap }, and pass it again. Everything you added since stays on.
 placing-nothing-hangs-on-yet-take = Nothing hangs on it yet: take it off and start it again. { $open_up }
 placing-if-missed-comes-away-when = If it missed { $only }, { $ring } comes away when you pull. { $open_up }
@@ -267,7 +269,9 @@ weaves-rows-that-lean-in-turn = Rows that lean in turn, each ring through four: 
 weaves-six-in-one-sheet = six-in-one sheet
 weaves-as-four-in-one-but = As four in one, but denser: each ring goes through three in each row beside it.
 weaves-three-strand-twist = three-strand twist
-weaves-each-ring-through-next-two = Each ring through the next two, always to the same side: round, and it twists like a rope.
+weaves-four-in-one-spiral = four in one spiral
+weaves-each-ring-through-next-two-either-side = Each ring through the next two, from one side and from the other in turn: three rows that twist gently
+weaves-each-ring-through-next-two-same-side = Each ring through the next two, always from the same side: round, and it twists like a rope.
 
 ## ring-role
 

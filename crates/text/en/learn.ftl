@@ -171,8 +171,11 @@ jaw-wire-really-sits-mark-slipped = The wire really sits { $off } { $way } of th
 
 ## lot
 
-lot-not-measured-yet-so-usual = Not measured yet, so the usual ± { $handbook_spread } applies. Measure one coil, let go and not cut.
+lot-not-measured-yet-so-usual = Not measured yet, so the usual ± { $handbook_spread } applies. Measure one coil, let go and not cut, or make a pull test.
 lot-one-measurement-doesnt-fit-this = { " " }The one measurement doesn’t fit this metal. Measure it again, and the rod with the caliper.
+lot-all-larger-than-metal-gives = { " " }All coils came out larger than this metal can spring. Measure the rod with the caliper and correct it under Tools.
+lot-all-smaller-than-metal-gives = { " " }All coils came out smaller than this metal can give. Measure the rod with the caliper and correct it under Tools.
+lot-rod-not-among-tools = { " " }The rod of these coils is not among your tools now. Measure one coil on a rod that is.
 lot-two-measurements-disagree-measure-third = { " " }The two measurements disagree: measure a third coil to see which is right.
 lot-one-reading-looks-wrong-measure = { " " }One reading looks wrong: measure it again, or set it aside. Plans hardly follow it.
 lot-some-readings-look-wrong-measure = { " " }Some readings look wrong: measure them again, or set them aside. Plans hardly follow them.
@@ -402,3 +405,22 @@ source-reading = reading and roundness
 inside = inside measured
 inside-coil = inside of the coil
 inside-ring = inside of the ring
+
+# The pull test.
+pull-weight = weight
+pull-length = length
+pull-hardly-longer = The wire should stay at least { $least_mm } long. Pull harder, or until it breaks.
+pull-too-long = Wire breaks before it is { $most_mm } long. Measure between the same two marks.
+pull-should-take = This wire should take { $least } to { $most }, not { $pulled }.
+pull-did-you-mean = { $expected } Did you mean { $meant }?
+pull-check-save-again = { $expected } Check the weight. If it is right, save it again.
+pull-stretched = { $pulled } stretched { $length_mm } to { $stretched_mm }. Usual for this wire: about { $usual }.
+pull-broke = Broke at { $pulled }. Usual for this wire: about { $usual }.
+pull-g = { $g } g
+pull-kg = { $kg } kg
+pull-how-clamp = { $wire } of wire: clamp one end in the vice and hook the other to a hanging scale.
+pull-how-mark = { $between } apart: mark two places on it, well clear of both ends.
+pull-how-stretch = About { $usual }: pull slowly until the marks stay { $longer } further apart. Note the most the scale shows.
+pull-how-break = About { $usual }: pull slowly until it breaks between the marks. Note the most the scale shows.
+pull-caution = Wire that breaks whips back: wear eye protection, keep your face out of its line, and never wind it round your hand.
+pull-too-heavy = This wire takes about { $usual }, more than a hand should pull. Measure a coil instead.

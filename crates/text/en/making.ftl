@@ -52,7 +52,7 @@ ball-torch-fireproof-surface-fresh-air = Torch: fireproof surface, fresh air, ha
 bend-of = { $what } { $n } of { $of }
 bend-then-other-one-at-same = { " " }Then the other one, at the same place on the jaw.
 bend-bend-both-wires-same-way = { " " }Bend both wires the same way.
-bend-fold-back-on-itself-press = { $at }: fold it back on itself and press the two wires together.
+bend-fold-back-on-itself-press = { $at }: fold it back on itself, both ends level, and press the two wires together.
 bend-fold-back-press-two-wires = { $at }: fold { $the } back{ $way } and press the two wires together.
 bend-where-loop-meets-stem-bend = Where the loop meets the stem, bend it back{ $way } { $with } until it sits centred.
 bend-lift-upright-make-bail-close = Lift { $the } upright to make the bail. Close it against the coil.
@@ -197,7 +197,8 @@ make-flush-snip-spools-end-flush-flat = Snip the spool's end flush, flat side of
 
 ## mark-out
 
-mark-out-from-end = { $at } from the { $end } end
+mark-out-from-left-end = { $at } from the left end
+mark-out-from-right-end = { $at } from the right end
 mark-out-middle-fold = the middle of the fold
 mark-out-where-bend-starts = where the bend starts
 mark-out-where-bends-start = where the bends start

@@ -49,6 +49,7 @@ choose-weigh-not-soldered-at-bench-ways = Not soldered at the bench. Ways to joi
 choose-weigh-usual-patinas-dont-darken = The usual patinas don't darken it.
 choose-weigh-will-probably-crack-at-its = Will probably crack at its tightest bend. { $wire } (Estimate.)
 choose-weigh-many-wear-in-ear-others = Many wear it in the ear; others use it only for practice.
+choose-weigh-cut = { $cut }, { $g } g
 choose-weigh-in-stock = { $left_mm } in stock
 choose-weigh-stains-skin = Stains skin.
 choose-weigh-its-outer-layer-thin-polish = Its outer layer is thin: polish and solder gently.

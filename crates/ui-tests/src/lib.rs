@@ -111,7 +111,8 @@ impl Maker {
         self.until(&format!("{label} at {css}"), || async { Ok(self.script(&script).await.is_ok()) }).await
     }
 
-    /// Opens a list of the component library and picks what is called so.
+    /// Opens a list of the component library and picks what is called so. A long list has no more lines in the page than
+    /// can be seen, from where the chosen one stands: it is scrolled until the line comes, round once from its end.
     ///
     /// # Errors
     /// When it is not there.
@@ -119,9 +120,14 @@ impl Maker {
         self.click(&format!("{css} .v-field")).await?;
         self.until(&format!("{label} at {css}"), || async {
             let script = format!(
-                "const line = [...document.querySelectorAll('[role=option]')]
-                    .find((one) => one.innerText.trim() === {label:?} && one.checkVisibility());
+                "const lines = [...document.querySelectorAll('[role=option]')].filter((one) => one.checkVisibility());
+                 const line = lines.find((one) => one.innerText.trim() === {label:?});
                  line?.click();
+                 const list = lines[0]?.closest('.v-list');
+                 if (!line && list) {{
+                     const end = list.scrollTop + list.clientHeight >= list.scrollHeight - 1;
+                     list.scrollTop = end ? 0 : list.scrollTop + list.clientHeight;
+                 }}
                  return !!line"
             );
             Ok(self.script(&script).await? == true)

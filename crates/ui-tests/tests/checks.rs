@@ -206,8 +206,11 @@ fn a_drill_is_run_and_what_is_typed_wrong_is_said() -> Result<()> {
         maker.open("/measure/practice").await?;
         maker.click("[data-test=drill-ten-loops] [data-test=begin-drill]").await?;
         maker.sees("[data-test=measure-next]", "Number 1: loop").await?;
-        // A wedge types what the caliper sends; what is none is said and not kept.
-        maker.fill("[data-test=reading]", "+182.31 g").await?;
+        // A wedge types what the caliper sends, into the field that has the keys from the start; what is none is said and
+        // not kept.
+        const ACTIVE: &str = "return document.activeElement?.dataset.test === 'reading'";
+        maker.until("the keys to be there", || async { Ok(maker.script(ACTIVE).await? == true) }).await?;
+        maker.press("+182.31 g").await?;
         maker.press(Key::Enter + "").await?;
         maker.sees("body", "is not a length").await?;
         ensure!(maker.count("[data-test=measured]").await? == 0);
@@ -297,5 +300,33 @@ fn a_jaw_is_calibrated_by_two_loops() -> Result<()> {
         maker.sees("body", "is calibrated with your loops. All marks follow").await?;
         maker.open("/tools").await?;
         maker.sees("[data-test=pliers]", "at 4 mm").await
+    })
+}
+
+/// A weight and a length teach a lot: a slip of the point is asked about, what was saved is taken back as it came.
+#[test]
+fn wire_is_pulled_and_its_lot_follows() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/measure/springback?lot=49").await?;
+        maker.sees("[data-test=lot-told]", "Not measured yet").await?;
+        maker.reach("[data-test=add-pull]").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=pull-how]", "700 mm of wire").await?;
+        maker.is_accessible().await?;
+        maker.fill("[data-test=pull-weight] input", "90 kg").await?;
+        maker.fill("[data-test=pull-length] input", "500 mm").await?;
+        maker.fill("[data-test=pull-stretched] input", "490").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=pull-stretched]", "at least 505 mm").await?;
+        maker.fill("[data-test=pull-stretched] input", "530 mm").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=pull-doubt]", "Did you mean 9 kg?").await?;
+        maker.click("[data-test=pull-meant]").await?;
+        maker.sees("[data-test=pulls]", "9 kg stretched 500 mm to 530 mm.").await?;
+        maker.sees("[data-test=lot-told]", "one measurement").await?;
+        maker.click("[data-test=pull-aside]").await?;
+        maker.sees("[data-test=lot-told]", "Not measured yet").await?;
+        maker.click("[data-test=undo-notice]").await?;
+        maker.sees("[data-test=lot-told]", "one measurement").await
     })
 }

@@ -96,7 +96,11 @@ fn the_ask_line_and_a_plan_are_used_on_a_telephone() -> Result<()> {
         maker.click("[data-test=keep]").await?;
         maker.find("[data-test=plan-name] input").await?;
         inside(maker, "[data-test=plan-name]").await?;
-        maker.is_accessible().await
+        maker.is_accessible().await?;
+        // What one needs at the bench stands first, as a ruler reads it and as its step says it.
+        maker.open("/findings/piece?kind=hook-clasp").await?;
+        maker.sees("main", "28 mm and 45.5 mm from the left end").await?;
+        maker.sees("[data-test=bench]", "28 mm, 45.5 mm").await
     })
 }
 

@@ -49,7 +49,7 @@ async fn decide(maker: &Maker, decision: Decision) -> Result<()> {
 #[case::what_a_piece_of_wire_makes(&[Ask("what can I make with 2 ft of 20 ga copper")], "[data-test=answer]", "ear wires")]
 #[case::a_byzantine_bracelet(&[Ask("18 cm byzantine 18 ga copper 5 mm inside"), Enter], "[data-test=sentence]", "Byzantine")]
 #[case::cracked_wire(&[Ask("my wire cracked"), Enter], "main", "Fix a problem")]
-#[case::a_lost_earring(&[Ask("lost one earring"), Enter, Press("[data-test=match-lost]")], "[data-test=single-long]", "")]
+#[case::a_lost_earring(&[Ask("lost one earring"), Enter], "[data-test=single-long]", "")]
 #[case::a_price(&[Ask("cost of 24 pairs hooks 20 ga sterling"), Enter], "[data-test=cost-sentence]", "")]
 #[case::a_strong_clasp(&[Ask("which wire for a hook clasp"), Enter], "[data-test=candidates]", "Strong enough")]
 #[case::an_order_due_friday(&[Reach("nav a[href='/orders']")], "[data-test=order]", "due")]

@@ -293,7 +293,7 @@ fn a_pattern_is_marked_for_the_pliers_chosen() -> Result<()> {
         maker.click("[data-test=keep-plier]").await?;
         maker.sees("[data-test=pliers]", "grandfather's").await?;
         at_an_open_hook(maker).await?;
-        maker.choose("[data-test=plier]", "grandfather's").await?;
+        maker.choose("[data-test=plier] select", "grandfather's").await?;
         maker.sees(SENTENCE, "rolled on the grandfather's").await?;
         // (Ø − 1)/5 × 25 mm from the tip, Ø 2.12 for a loop of 2.2: 5.6 mm, half millimetres on the ruler.
         maker.sees("[data-test=steps]", "on the grandfather's, 5.5 mm from the tip").await

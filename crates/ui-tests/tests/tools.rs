@@ -91,6 +91,18 @@ fn the_gauge_table_is_read_both_ways() -> Result<()> {
     })
 }
 
+/// 440 − 310·e^(−0.928/0.55) = 383 MPa for hard sterling; brass is sold spring hard too.
+#[test]
+fn how_a_metal_hardens_is_looked_up() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/reference").await?;
+        maker.sees("[data-test=hardening-tempers]", "383").await?;
+        maker.find("[data-test=hardening] canvas").await?;
+        maker.picks("[data-test=hardening-metal]", "brass").await?;
+        maker.sees("[data-test=hardening-tempers]", "spring").await
+    })
+}
+
 #[test]
 fn keys_are_listed() -> Result<()> {
     at_the_bench(|maker| async move {

@@ -1729,6 +1729,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/lots/{id}/pulls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a pull test of a lot. One that can hardly be is refused with a fault at `doubt`, until it is sent as sure. */
+        post: operations["add_pull"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lots/{id}/pulls/aside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sets a pull test aside, or takes it in again. */
+        post: operations["set_pull_aside"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lots/{id}/set-aside": {
         parameters: {
             query?: never;
@@ -5039,6 +5073,18 @@ export interface components {
             /** @description Which dimension. */
             key: string;
         };
+        /** @description A wire that lies doubled for a while, folded in its middle. */
+        Doubled: {
+            /** @description The step that folds it, from 1. */
+            from_step_n: number;
+            /** @description The step that parts its halves again, from 1; none where they stay together. */
+            parted_step_n?: number | null;
+            /**
+             * Format: double
+             * @description Far end of the fold, from the left flush end, mm: how long the doubled wire is.
+             */
+            to_mm: number;
+        };
         /** @description A drawing in millimetres. */
         Drawing: {
             /** @description What it shows, in a sentence, for those who cannot see it. */
@@ -5446,6 +5492,8 @@ export interface components {
                 note?: string;
                 /** @description What was paid for all of it, in the workshop's currency. */
                 price?: string | null;
+                /** @description Its pull tests, in the order they were made. */
+                pulls?: components["schemas"]["PullTest"][];
                 /**
                  * Format: double
                  * @description Share of the weight that is skin, 0.0001 to 0.5, for plated and filled wire; the usual share if left out.
@@ -5854,6 +5902,7 @@ export interface components {
                 repeats?: components["schemas"]["Repeats"];
                 /** @description The rings of a cell, 1 to 12, each by the part it plays: `connector`, `fold`. */
                 rings: string[];
+                side?: components["schemas"]["LinkSide"] | null;
             };
             /**
              * Format: int64
@@ -6296,11 +6345,36 @@ export interface components {
              */
             wood_mm: number;
         };
+        /** @description Wire at one place of its metal's curve. */
+        HardenedBy: {
+            /**
+             * Format: double
+             * @description Gauge numbers drawn since it was annealed, or worked as much.
+             */
+            drawn_n: number;
+            /**
+             * Format: double
+             * @description One standard deviation of that, MPa.
+             */
+            spread_mpa: number;
+            /**
+             * Format: double
+             * @description Stress at which it begins to flow, MPa.
+             */
+            yields_mpa: number;
+        };
         /**
          * @description A word of the list hardening.
          * @enum {string}
          */
         Hardening: "mallet" | "tumble" | "none";
+        /** @description A metal's curve from annealed to spring hard. */
+        HardeningCurve: {
+            /** @description The curve, four places to a gauge number. */
+            points: components["schemas"]["HardenedBy"][];
+            /** @description The tempers that wire of it is sold in. */
+            tempers: components["schemas"]["TemperOnCurve"][];
+        };
         /** @description How the server is. */
         Health: {
             /** @description `ok`. */
@@ -6917,6 +6991,12 @@ export interface components {
             /** @description The ring it goes through, from 0. */
             through: number;
         };
+        /**
+         * @description From which side a ring goes through its own copies of the next cell, the one after that and so on. Links alone do not
+         *     tell: of one ring through the next two there are two chains, and the one that always goes the same way wants larger rings.
+         * @enum {string}
+         */
+        LinkSide: "same" | "alternating";
         /** @description What a listing sells, as far as it says. */
         Listing: {
             /** @description Currency, as it was written. */
@@ -7008,6 +7088,8 @@ export interface components {
             note?: string;
             /** @description What was paid for all of it, in the workshop's currency. */
             price?: string | null;
+            /** @description Its pull tests, in the order they were made. */
+            pulls?: components["schemas"]["PullTest"][];
             /**
              * Format: double
              * @description Share of the weight that is skin, 0.0001 to 0.5, for plated and filled wire; the usual share if left out.
@@ -7101,6 +7183,10 @@ export interface components {
             next?: components["schemas"]["NextCoil"] | null;
             /** @description Of which check each point is, in the same order. */
             of: components["schemas"]["LotPointOf"][];
+            /** @description How another is made. */
+            pull_how: components["schemas"]["PullHow"];
+            /** @description Its pull tests in a sentence each, in the same order as what they say. */
+            pull_texts: string[];
             rod?: components["schemas"]["RodNow"] | null;
             /** @description Its rods that surely wind otherwise than they are listed, each in a sentence. */
             rods?: string[];
@@ -7127,8 +7213,10 @@ export interface components {
              * @description How many measurements teach it.
              */
             measured_n: number;
-            /** @description Each measurement, in the order it was given. */
+            /** @description Each coil and ring, in the order it was given. */
             points: components["schemas"]["LotPoint"][];
+            /** @description Each pull test, in the order it was given. */
+            pulls: components["schemas"]["PullPoint"][];
             /**
              * Format: double
              * @description One standard deviation of that factor.
@@ -7137,6 +7225,8 @@ export interface components {
         };
         /** @description A lot with what is known of it, in a line. */
         LotLine: {
+            /** @description Where it lies on its metal's curve, by what was learned of it. */
+            hardened: components["schemas"]["HardenedBy"];
             /**
              * Format: int64
              * @description Its number.
@@ -7144,6 +7234,8 @@ export interface components {
             lot_n: number;
             /** @description Whether anything of it was measured. */
             measured: boolean;
+            /** @description Its metal. */
+            metal: components["schemas"]["Metal"];
             /** @description What it is called. */
             name: string;
             /** @description What is known of how it springs. */
@@ -7626,6 +7718,8 @@ export interface components {
             annealing: string;
             /** @description Its figures. */
             figures: components["schemas"]["Figures"];
+            /** @description How it hardens as it is worked. */
+            hardening: components["schemas"]["HardeningCurve"];
             /** @description How it is joined, in words. */
             joining: string;
             /** @description Its name. */
@@ -7897,6 +7991,31 @@ export interface components {
             lines: components["schemas"]["NewLine"][];
             /** @description A note. */
             note?: string;
+        };
+        /** @description A pull test as it was made. */
+        NewPull: {
+            /**
+             * Format: double
+             * @description Length between its two marks before, mm.
+             */
+            length_mm: number;
+            /**
+             * Format: double
+             * @description Length between the marks once it was let go, mm; left out where it broke.
+             */
+            stretched_mm?: number | null;
+            /** @description That it is right although it is doubted. */
+            sure?: boolean;
+            /**
+             * Format: double
+             * @description Wire that was used for it, mm; it is booked as tried.
+             */
+            used_mm?: number | null;
+            /**
+             * Format: double
+             * @description The most the wire was pulled with, g.
+             */
+            weight_g: number;
         };
         /** @description A reading to be kept. */
         NewReading: {
@@ -8469,6 +8588,7 @@ export interface components {
              * @description Wire in the finished piece.
              */
             developed_mm: number;
+            doubled?: components["schemas"]["Doubled"] | null;
             /**
              * Format: double
              * @description Height over the wire.
@@ -8590,6 +8710,11 @@ export interface components {
             form: components["schemas"]["PatternForm"];
             /** @description The finished piece from the front, with dimensions. */
             front: components["schemas"]["DrawnPiece"];
+            /**
+             * @description Its marks as they are measured off, each with the end it is measured from where that is the right: `28 mm, 45.5 mm`;
+             *     empty where none is.
+             */
+            marks_text: string;
             /** @description The finished piece from the side; empty where only what is seen while dragging was asked for. */
             side: components["schemas"]["DrawnPiece"];
             /**
@@ -8965,6 +9090,71 @@ export interface components {
             ready_on?: string | null;
             /** @description The same in a sentence. */
             text: string;
+        };
+        /** @description A pull test to set aside, or to take in again. */
+        PullAside: {
+            /** @description Aside, or in again. */
+            excluded: boolean;
+            /** @description Its place among those of the lot, from 0. */
+            pull_n: number;
+        };
+        /** @description How a pull test is made of a wire. */
+        PullHow: {
+            /** @description Whether it is pulled until it breaks, since it necks as soon as it flows. */
+            breaks: boolean;
+            /** @description What to look out for. */
+            caution: string;
+            /** @description What to do, in turn. */
+            steps: string[];
+            /** @description Why it is better not made by hand. */
+            too_heavy?: string | null;
+        };
+        /** @description What was kept can be undone like everything else. */
+        PullKept: {
+            /** @description The test in a sentence, beside what is usual. */
+            text: string;
+            /**
+             * Format: int64
+             * @description Number to post to `/api/undo/{batch}`.
+             */
+            undo: number;
+        };
+        /** @description A pull test among everything else that is known of its lot. */
+        PullPoint: {
+            /** @description Whether it was set aside. */
+            excluded: boolean;
+            /**
+             * Format: double
+             * @description The factor that alone would give what was read.
+             */
+            flow: number;
+            /** @description Whether it lies so far from what the others foretell that it should be made again, or set aside. */
+            outlier: boolean;
+            /**
+             * Format: double
+             * @description One standard deviation of that factor.
+             */
+            spread: number;
+        };
+        /** @description A length of wire that was pulled. */
+        PullTest: {
+            /** @description Whether it was set aside: it is shown, and teaches nothing. */
+            excluded?: boolean;
+            /**
+             * Format: double
+             * @description Length between its two marks before, mm, 50 to 5,000.
+             */
+            length_mm: number;
+            /**
+             * Format: double
+             * @description Length between the marks once it was let go, mm; left out where it broke.
+             */
+            stretched_mm?: number | null;
+            /**
+             * Format: double
+             * @description The most it was pulled with, g, 20 to 200,000.
+             */
+            weight_g: number;
         };
         /**
          * @description A word of the list question.
@@ -9431,6 +9621,7 @@ export interface components {
                 repeats?: components["schemas"]["Repeats"];
                 /** @description The rings of a cell, 1 to 12, each by the part it plays: `connector`, `fold`. */
                 rings: string[];
+                side?: components["schemas"]["LinkSide"] | null;
             };
             /**
              * Format: int64
@@ -10313,6 +10504,7 @@ export interface components {
             segments: number[];
             /** @description Its place in the order, from 1. */
             step_n: number;
+            strain_level?: components["schemas"]["Level"] | null;
             /** @description How much of what its metal bears the wire has spent by then, in a sentence; nothing where none is spent. */
             strain_text?: string;
             /** @description What it takes. */
@@ -10652,6 +10844,16 @@ export interface components {
          * @enum {string}
          */
         Temper: "soft" | "quarter-hard" | "half-hard" | "three-quarter-hard" | "hard" | "extra-hard" | "spring";
+        /** @description A temper on its metal's curve. */
+        TemperOnCurve: components["schemas"]["HardenedBy"] & {
+            /**
+             * Format: double
+             * @description What it bears before it breaks, over its first section, MPa.
+             */
+            breaks_mpa: number;
+            /** @description What it is called. */
+            label: string;
+        };
         /**
          * @description Light, dark, or as the device has it.
          * @enum {string}
@@ -11057,6 +11259,7 @@ export interface components {
             repeats?: components["schemas"]["Repeats"];
             /** @description The rings of a cell, 1 to 12, each by the part it plays: `connector`, `fold`. */
             rings: string[];
+            side?: components["schemas"]["LinkSide"] | null;
         };
         /** @description What a weight says of a lot. */
         Weighed: {
@@ -11204,6 +11407,8 @@ export interface components {
             colour: string;
             /** @description What it costs: as its lots on the rack did, or as its metal does; where either is known. */
             cost?: string | null;
+            /** @description The wire of one in words: its cut length as its plan says it, or what a ring takes of its coil, and its weight. */
+            cut_text: string;
             /**
              * Format: double
              * @description Effort of a bend, as a multiple of 20 AWG soft copper.
@@ -17364,6 +17569,116 @@ export interface operations {
                 };
             };
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    add_pull: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPull"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PullKept"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a sentence that says what would be right */
+            "4XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not done, with a sentence that says why */
+            "5XX": {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    set_pull_aside: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PullAside"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PullKept"];
+                };
+            };
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

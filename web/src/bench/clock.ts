@@ -16,7 +16,9 @@ export function useServerClock() {
 export function spanOf(ms: number): string {
   const seconds = Math.max(0, Math.round(ms / 1000))
   const minutes = Math.floor(seconds / 60)
-  if (minutes >= 60) return t('clock-h-min', { minutes: Math.floor(minutes / 60), minutes2: minutes % 60 })
+  const hours = Math.floor(minutes / 60)
+  if (hours && minutes % 60 === 0) return t('clock-h', { hours })
+  if (hours) return t('clock-h-min', { minutes: hours, minutes2: minutes % 60 })
   return minutes > 0 ? t('clock-min', { minutes }) : `${seconds} s`
 }
 

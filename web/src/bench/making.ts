@@ -1,5 +1,5 @@
 import { api, data, type Changes, type LedBatch, type PatternRequest, type RingRequest } from '../api/client'
-import type { Choice } from '../desk/desk'
+import type { Choice } from '../desk/types'
 
 /** A route that is as its plan and the workshop have it. */
 const UNCHANGED = {} as Changes

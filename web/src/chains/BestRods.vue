@@ -33,9 +33,9 @@ const shownRods = computed(() => (showAll.value ? backwards.rods : backwards.rod
         </button>
       </li>
     </ol>
-    <button v-if="backwards.rods.length > 9" type="button" class="plain link" @click="showAll = !showAll">
+    <v-btn v-if="backwards.rods.length > 9" class="link inline" @click="showAll = !showAll">
       {{ showAll ? t('best-rods-fewer') : t('best-rods-all-rods', { rods: backwards.rods.length }) }}
-    </button>
+    </v-btn>
   </section>
 </template>
 

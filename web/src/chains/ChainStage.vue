@@ -146,17 +146,16 @@ const seenFrom = (side: (typeof sides)[number]) =>
       <canvas ref="canvas" aria-hidden="true" />
     </div>
     <span class="from no-print" role="group" :aria-label="t('chain-stage-view-from')">
-      <button
+      <v-btn
         v-for="side in sides"
         :key="side.key"
-        type="button"
-        class="plain toggle"
+        class="toggle"
         :aria-pressed="seenFrom(side)"
         :data-test="`from-${side.key}`"
         @click="turn = { ...side.turn }"
       >
         {{ side.says }}
-      </button>
+      </v-btn>
       <span class="quiet hint">{{ t('chain-stage-drag-turn') }}</span>
       <slot />
     </span>

@@ -1,21 +1,10 @@
 <script setup lang="ts">
 import { t } from '../text'
-import { computed, ref, shallowRef, watch } from 'vue'
-import { useRouter } from 'vue-router'
-import {
-  api,
-  data,
-  type ChainRequest,
-  type ChainSlot,
-  type OnScale,
-  type RingRequest,
-  type PlacingShown,
-  type Weave,
-} from '../api/client'
+import { computed, ref, watch } from 'vue'
+import { api, data, type ChainRequest, type ChainSlot, type OnScale, type Weave } from '../api/client'
 import { exportFile } from '../shared/download'
 import FigureColumn from '../figures/FigureColumn.vue'
 import { useWritten } from '../figures/written'
-import { countOf } from '../shared/typing'
 import { useNotice } from '../shared/notice'
 import { useKeptRefresh } from '../shared/kept'
 import { useSettings } from '../shared/settings'
@@ -25,21 +14,19 @@ import MakeIt from '../desk/MakeIt.vue'
 import SentenceLine from '../desk/SentenceLine.vue'
 import { useSavedAddress } from '../desk/address'
 import { useDeskKeys } from '../desk/keys'
-import type { Word } from '../desk/desk'
 import BackwardsPanel from './BackwardsPanel.vue'
 import BestRods from './BestRods.vue'
+import BuildStage from './BuildStage.vue'
+import ChainParts from './ChainParts.vue'
 import ChainStage from './ChainStage.vue'
 import OwnWeave from './OwnWeave.vue'
 import PlacingCard from './PlacingCard.vue'
 import RatioScale from './RatioScale.vue'
-import { usePattern } from '../patterns/pattern'
-import { usePlan } from '../rings/plan'
+import { useBuild } from './build'
 import { useChain } from './chain'
+import { files, words } from './words'
 
 const chain = useChain()
-const plan = usePlan()
-const pattern = usePattern()
-const router = useRouter()
 const settings = useSettings()
 const notice = useNotice()
 const refreshKept = useKeptRefresh()
@@ -71,56 +58,7 @@ const rings = computed(() => {
 const colours = computed(() => (chain.worked?.parts ?? []).map((part) => part.colour))
 const parts = computed(() => chain.worked?.parts ?? [])
 
-/** Which ring is put in, from 1. */
-const n = ref(1)
-const placing = shallowRef<PlacingShown | null>(null)
-const buildTurn = ref({ yaw: 0.25, pitch: 0.35 })
-let latest = 0
-async function place() {
-  const request = chain.draft
-  if (!request || !chain.sound || shown.value !== 'build') return
-  const mine = ++latest
-  try {
-    const next = await data(api.POST('/api/chains/placing', { body: { request, done_n: n.value - 1 } }))
-    if (mine === latest) placing.value = next
-  } catch (thrown) {
-    notice.fail(thrown)
-  }
-}
-watch([() => chain.sheet, n, shown], place)
-watch(
-  () => chain.worked?.plan.open_n ?? 1,
-  (open) => (n.value = Math.min(n.value, open)),
-)
-function goTo(to: number) {
-  n.value = Math.min(Math.max(1, to), placing.value?.of_n ?? n.value)
-}
-const step = (by: number) => goTo(n.value + by)
-function goToTyped(event: Event) {
-  const field = event.target as HTMLInputElement
-  const typed = countOf(field.value)
-  if (typed) goTo(typed)
-  else notice.say(t('chain-view-not-ring-number-enter-number', { field: field.value }))
-  field.value = String(n.value)
-}
-
-const files = [
-  {
-    file: 'plan.pdf',
-    says: t('chain-view-plan-weaving-steps-pdf'),
-    hint: t('chain-view-a4-six-rows-drawn-at'),
-  },
-  { file: 'drawing.svg', says: t('chain-view-drawing-svg'), hint: t('chain-view-six-rows-from-three-sides') },
-  { file: 'chain.stl', says: t('chain-view-solid-rings-stl'), hint: t('chain-view-its-first-24-rows-at') },
-  { file: 'rings.csv', says: t('chain-view-rings-make-csv'), hint: t('chain-view-one-line-per-part') },
-  { file: 'placings.csv', says: t('chain-view-weaving-steps-csv'), hint: t('chain-view-one-line-per-ring') },
-  { file: 'chain.json', says: t('chain-view-chain-json'), hint: t('chain-view-can-be-imported-again') },
-  {
-    file: 'weave.json',
-    says: t('chain-view-weave-json'),
-    hint: t('chain-view-rings-links-for-another-workshop'),
-  },
-]
+const { n, placing, goTo, step, goToTyped } = useBuild(() => shown.value === 'build')
 
 async function take(file: string) {
   if (!chain.draft) return
@@ -136,42 +74,6 @@ async function take(file: string) {
   }
 }
 
-const words: Record<ChainSlot, Word> = {
-  chains: { title: t('chain-view-how-many-chains'), hint: t('chain-view-count') },
-  length: {
-    title: t('chain-view-length-when-worn-with-clasp'),
-    hint: t('chain-view-42-cm-16-1-2'),
-    length: true,
-  },
-  weave: { title: t('chain-view-weave'), hint: t('chain-view-byzantine-4-in-1-sheet') },
-  across: { title: t('chain-view-width-in-repeats'), hint: t('chain-view-count') },
-  temper: { title: t('chain-view-temper-wire') },
-  metal: { title: t('chain-view-metal') },
-  size: { title: t('chain-view-size-wire'), hint: t('chain-view-1-2-mm-16-awg'), length: 'of-wire' },
-  lot: { title: t('chain-view-spool-wire-comes-from'), hint: t('chain-view-lot-5-or-any') },
-  winding: { title: t('chain-view-how-rings-wound') },
-  mandrel: { title: t('chain-view-rod-they-wound-on'), hint: t('chain-view-5-mm-3-16-in') },
-  cutting: { title: t('chain-view-how-coil-cut') },
-  blade: { title: t('chain-view-saw-blade') },
-  second: { title: t('chain-view-rings-second-part'), says: t('chain-view-same-as-others-or-another') },
-  'second-metal': { title: t('chain-view-metal-second-part') },
-  'second-size': {
-    title: t('chain-view-wire-second-part'),
-    hint: t('chain-view-1-mm-18-awg'),
-    length: 'of-wire',
-  },
-  'second-mandrel': { title: t('chain-view-rod-second-part'), hint: t('chain-view-4-mm-5-32-in') },
-  clasp: { title: t('chain-view-clasp'), hint: t('chain-view-s-clasp-or-no-clasp') },
-  ease: {
-    title: t('chain-view-ease'),
-    hint: t('chain-view-5-mm-or-5-mm'),
-    length: true,
-    says: t('chain-view-chain-stretches-with-wear-so'),
-  },
-  spares: { title: t('chain-view-spare-rings'), hint: t('chain-view-count') },
-  scrap: { title: t('chain-view-expected-scrap'), hint: '3 %' },
-}
-
 const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
 const takeWeave = (one: OnScale) => attempt(chain.set(one.request))
 const set = (request: ChainRequest) => attempt(chain.set(request))
@@ -184,10 +86,6 @@ const ratio = computed(() => {
   const all = chain.sheet?.scale ?? []
   return all.length && chain.sheet?.backwards ? (chain.sheet.backwards.ratio ?? 0) : 0
 })
-/** What a chain is made of lies on its own desk. */
-const openRings = (ring: RingRequest) => attempt(plan.start(ring).then(() => router.push('/rings')))
-const openClasp = () =>
-  chain.draft?.clasp && attempt(pattern.start(chain.draft.clasp).then(() => router.push('/findings/piece')))
 const hasSecond = computed(() => parts.value.length > 1)
 
 useDeskKeys({
@@ -216,7 +114,13 @@ useSavedAddress(chain, (id) => data(api.GET('/api/chains/{id}', { params: { path
     :title="t('chain-view-chain')"
     :views="views"
     :files="files"
-    :beside="shown === 'build' ? t('chain-view-next-ring') : shown === 'backwards' ? 'Rods' : 'Figures'"
+    :beside="
+      shown === 'build'
+        ? t('chain-view-next-ring')
+        : shown === 'backwards'
+          ? t('chain-view-rods')
+          : t('chain-view-figures')
+    "
     :bench="bench"
     @keep="keeping = true"
     @take="take"
@@ -232,43 +136,7 @@ useSavedAddress(chain, (id) => data(api.GET('/api/chains/{id}', { params: { path
     </template>
     <template #sentence>
       <SentenceLine :desk="chain" :words="(slot) => words[slot as ChainSlot]" />
-      <p class="more quiet">
-        <template v-if="hasSecond && !chain.draft?.second_ring">
-          {{ t('chain-view-its-rings-can-be', { name: parts[1]?.name })
-          }}<button
-            type="button"
-            class="plain link"
-            data-test="two-kinds"
-            @click="set({ ...chain.draft!, second_ring: chain.draft!.ring })"
-          >
-            {{ t('chain-view-another-metal-or-size') }}</button
-          >.
-        </template>
-        <button
-          v-else-if="chain.draft?.second_ring"
-          type="button"
-          class="plain link"
-          data-test="all-alike"
-          @click="set({ ...chain.draft!, second_ring: undefined })"
-        >
-          {{ t('chain-view-all-rings-same-again') }}</button><template v-if="chain.draft?.second_ring"
-          >.
-        </template>
-        <template v-for="(ring, i) in chain.worked?.ring_plans ?? []" :key="i">
-          <button type="button" class="plain link" :data-test="`ring-plan-${i}`" @click="openRings(ring)">
-            {{
-              i === 0
-                ? t('chain-view-ring-plan-behind')
-                : t('chain-view-that-its-rings', { name: parts[i]?.name })
-            }}</button>{{ i + 1 < (chain.worked?.ring_plans.length ?? 0) ? ', ' : '. ' }}
-        </template>
-        <template v-if="chain.draft?.clasp">
-          {{ t('chain-view-its-clasp')
-          }}<button type="button" class="plain link" data-test="clasp-room" @click="openClasp">
-            {{ t('chain-view-finding') }}</button
-          >.
-        </template>
-      </p>
+      <ChainParts />
     </template>
     <template v-if="shown === 'backwards'">
       <RatioScale
@@ -280,39 +148,15 @@ useSavedAddress(chain, (id) => data(api.GET('/api/chains/{id}', { params: { path
       />
       <BackwardsPanel :sheet="chain.sheet" @set="set" />
     </template>
-    <template v-else-if="shown === 'build' && placing">
-      <ChainStage
-        v-model:turn="buildTurn"
-        class="drawing"
-        :class="{ stale: !chain.sound }"
-        :rings="placing.rings"
-        :colours="colours"
-        :says="placing.placing?.text ?? t('chain-view-chain-done')"
-        placing
-      />
-      <p class="steps no-print">
-        <v-btn variant="text" :disabled="n <= 1" data-test="ring-back" @click="step(-1)">{{
-          t('chain-view-back-one')
-        }}</v-btn>
-        <input
-          :value="n"
-          class="word at"
-          inputmode="numeric"
-          :aria-label="t('chain-view-which-ring-add')"
-          data-test="ring-n"
-          @change="goToTyped"
-        />{{ t('chain-view-open-rings', { ofn: placing.of_n })
-        }}<v-btn variant="text" :disabled="n >= placing.of_n" data-test="ring-on" @click="step(1)">{{
-          t('chain-view-next-ring-2')
-        }}</v-btn>
-        <v-btn
-          variant="text"
-          :disabled="placing.row_done_n >= placing.of_n"
-          @click="n = placing.row_done_n + 1"
-          >{{ t('chain-view-next-row') }}</v-btn
-        >
-      </p>
-    </template>
+    <BuildStage
+      v-else-if="shown === 'build' && placing"
+      :placing="placing"
+      :n="n"
+      :colours="colours"
+      :stale="!chain.sound"
+      :go-to-typed="goToTyped"
+      @go="goTo"
+    />
     <template v-else-if="chain.worked">
       <ChainStage
         v-model:turn="turn"
@@ -378,20 +222,10 @@ useSavedAddress(chain, (id) => data(api.GET('/api/chains/{id}', { params: { path
 </template>
 
 <style scoped>
-.more {
-  margin: 2px 0 0;
-  font-style: italic;
-}
-
 .all {
   --gutter: 0px;
   border-top: 0;
   margin-top: 6px;
-}
-
-.link {
-  color: rgb(var(--v-theme-primary));
-  text-decoration: underline;
 }
 
 .caution {
@@ -430,18 +264,5 @@ useSavedAddress(chain, (id) => data(api.GET('/api/chains/{id}', { params: { path
 
 .swatch.ticked {
   background: repeating-linear-gradient(90deg, var(--part) 0 4px, rgb(var(--v-theme-on-background)) 4px 6px);
-}
-
-.steps {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 4px 10px;
-  margin: 4px 0 0;
-}
-
-.at {
-  width: 3.6em;
-  text-align: right;
 }
 </style>

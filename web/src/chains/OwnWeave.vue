@@ -1,12 +1,15 @@
 <script setup lang="ts">
+import WordSelect from '../shared/WordSelect.vue'
 import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
-import { computed, onBeforeUnmount, ref } from 'vue'
-import { api, data, faultsOf, type Fault, type KnownWeave, type Relaxed, type Weave } from '../api/client'
+import { computed, ref } from 'vue'
+import { api, data, faultsOf, type KnownWeave, type Weave } from '../api/client'
 import { useNotice } from '../shared/notice'
 import PaperDialog from '../shared/PaperDialog.vue'
 import ChainStage from './ChainStage.vue'
 import LinkDiagram from './LinkDiagram.vue'
+import WeaveParts from './WeaveParts.vue'
+import { useRelaxing } from './relaxing'
 
 /** A weave of one's own: rings of a cell, and which go through which, by tapping; it relaxes, and says from which ratio on. */
 const open = defineModel<boolean>({ required: true })
@@ -27,7 +30,7 @@ const own = useQuery({
 
 const blank = (): Weave => ({
   name: t('own-weave-my-weave'),
-  rings: ['ring', 'ring'],
+  rings: [t('own-weave-ring'), t('own-weave-ring')],
   links: [
     { ring: 0, through: 1 },
     { ring: 1, through: 0, cells_along: 1 },
@@ -56,8 +59,14 @@ function takeOwn(event: Event) {
   if (entry) take(entry.record, { id: entry.id, revision: entry.revision })
 }
 
-const letter = (ring: number) => String.fromCharCode(65 + ring)
 const sheet = computed(() => weave.value.repeats === 'sheet')
+const ways = [
+  { word: '0', label: t('own-weave-goes-straight-on') },
+  { word: '90', label: t('own-weave-turns-by-quarter') },
+  { word: '180', label: t('own-weave-turns-by-half') },
+  { word: 'free', label: t('own-weave-turns-freely') },
+  { word: 'sheet', label: t('own-weave-continues-as-sheet') },
+]
 const goesOn = computed({
   get: () => {
     const on = weave.value.repeats ?? { chain: {} }
@@ -71,7 +80,7 @@ const goesOn = computed({
 })
 
 function addRing() {
-  weave.value.rings = [...weave.value.rings, weave.value.rings.at(-1) ?? 'ring']
+  weave.value.rings = [...weave.value.rings, weave.value.rings.at(-1) ?? t('own-weave-ring')]
   changed()
 }
 function dropRing() {
@@ -85,56 +94,8 @@ function dropRing() {
   changed()
 }
 
-const found = ref<Relaxed | null>(null)
-const faults = ref<Fault[]>([])
-const job = ref<number | null>(null)
-const far = ref('')
+const { found, faults, job, far, changed, relax, stop } = useRelaxing(weave, open)
 const turn = ref({ yaw: 0, pitch: 0 })
-let timer: ReturnType<typeof setTimeout> | undefined
-
-function changed() {
-  found.value = null
-  faults.value = []
-}
-
-async function relax() {
-  changed()
-  try {
-    follow(await data(api.POST('/api/chains/relaxing', { body: { weave: weave.value } })))
-  } catch (thrown) {
-    faults.value = faultsOf(thrown)
-  }
-}
-
-type State = Awaited<ReturnType<typeof look>>
-const look = (id: number) => data(api.GET('/api/chains/relaxing/{id}', { params: { path: { id } } }))
-function follow(state: State) {
-  job.value = state.working ? state.job : null
-  const { tried_n = 0, of_n = 0, smallest_ratio } = state.progress ?? {}
-  far.value = t('own-weave-starts', {
-    triedn: tried_n,
-    ofn: of_n,
-    far: smallest_ratio ? t('own-weave-so-far', { smallestratio: smallest_ratio.toFixed(2) }) : '',
-  })
-  if (state.working) {
-    timer = setTimeout(async () => {
-      try {
-        if (open.value) follow(await look(state.job))
-      } catch (thrown) {
-        job.value = null
-        notice.fail(thrown)
-      }
-    }, 200)
-  } else {
-    found.value = state.relaxed ?? null
-    faults.value = state.faults
-  }
-}
-async function stop() {
-  if (job.value)
-    await data(api.POST('/api/chains/relaxing/{id}/stop', { params: { path: { id: job.value } } }))
-}
-onBeforeUnmount(() => clearTimeout(timer))
 
 async function keep() {
   try {
@@ -224,24 +185,12 @@ function use() {
           >
           <label>
             {{ t('own-weave-each-repeat')
-            }}<select v-model="goesOn" class="word" data-test="goes-on">
-              <option value="0">{{ t('own-weave-goes-straight-on') }}</option>
-              <option value="90">{{ t('own-weave-turns-by-quarter') }}</option>
-              <option value="180">{{ t('own-weave-turns-by-half') }}</option>
-              <option value="free">{{ t('own-weave-turns-freely') }}</option>
-              <option value="sheet">{{ t('own-weave-continues-as-sheet') }}</option>
-            </select>
+            }}<WordSelect v-model="goesOn" :choices="ways" data-test="goes-on" />
           </label>
         </p>
-        <p class="parts">
-          <label v-for="(_, i) in weave.rings" :key="i">
-            {{ letter(i) }}
-            <input
-              v-model="weave.rings[i]"
-              class="word part"
-              :aria-label="t('own-weave-part-ring', { i: letter(i) })"
-            />
-          </label>
+        <WeaveParts v-model="weave.rings" />
+        <p v-if="weave.side" class="quiet hint">
+          {{ weave.side === 'same' ? t('own-weave-same-side') : t('own-weave-each-side-in-turn') }}
         </p>
         <p v-if="weave.folds?.length" class="quiet hint">
           {{ t('own-weave-its-rings-stay-folded-over', { folds: weave.folds.length }) }}
@@ -318,16 +267,6 @@ function use() {
 
 .hint {
   margin: 0 0 4px;
-}
-
-.parts {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 2px 14px;
-}
-
-.part {
-  width: 7em;
 }
 
 .result {

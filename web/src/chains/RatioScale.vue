@@ -29,15 +29,9 @@ const ticks = computed(() => Array.from({ length: Math.floor(most.value) - 1 }, 
     <p class="head">
       <span class="quiet">
         {{ t('ratio-scale-aspect-ratio')
-        }}<button
-          v-if="brief"
-          type="button"
-          class="plain link"
-          data-test="every-weave"
-          @click="emit('every')"
-        >
+        }}<v-btn v-if="brief" class="link inline" data-test="every-weave" @click="emit('every')">
           {{ t('ratio-scale-in-every-weave') }}
-        </button>
+        </v-btn>
       </span>
       <span class="key quiet">
         <span class="mark cannot" />{{ t('ratio-scale-not-possible') }}<span class="mark stiff" />{{

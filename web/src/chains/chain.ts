@@ -8,7 +8,8 @@ import {
   type ChainSlot,
   type ChainWorked,
 } from '../api/client'
-import { desk, type Choice } from '../desk/desk'
+import { desk } from '../desk/desk'
+import type { Choice } from '../desk/types'
 
 /** The chain being worked on. */
 export const useChain = defineStore('chain', () =>

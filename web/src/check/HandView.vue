@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { momentOf } from '../shared/dates'
 import { t } from '../text'
 import HelpLink from '../shared/HelpLink.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
@@ -49,8 +50,6 @@ const { data: history } = useQuery({
   placeholderData: (last) => last,
   staleTime: 0,
 })
-const when = (text: string) =>
-  new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 const percent = (share: number) => `${Math.round(100 * share)} %`
 </script>
 
@@ -143,7 +142,7 @@ const percent = (share: number) => `${Math.round(100 * share)} %`
           <td class="num">{{ one.piece_n }}</td>
           <td>{{ one.what }}</td>
           <td class="right num">{{ one.grade ?? across(one.value) }}</td>
-          <td class="quiet">{{ when(one.at) }}</td>
+          <td class="quiet">{{ momentOf(one.at) }}</td>
         </tr>
       </tbody>
     </v-table>

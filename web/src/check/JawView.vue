@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordSelect from '../shared/WordSelect.vue'
 import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
@@ -83,6 +84,17 @@ const wear = () =>
       await data(api.POST('/api/pliers/wear', { body: { plier: entry.record, loops: rolled } }))
     ).text
   })
+const onPliers = computed(() => [
+  { word: '', label: t('jaw-view-pliers-2') },
+  ...tapered.value.map(({ id, name }) => ({ word: String(id), label: name })),
+])
+const ofLots = computed(() => [
+  { word: '', label: t('jaw-view-wire-2') },
+  ...(lots.value ?? []).map(({ lot_n, wire }) => ({
+    word: String(lot_n),
+    label: t('jaw-view-lot', { wire, lotn: lot_n }),
+  })),
+])
 </script>
 
 <template>
@@ -90,18 +102,16 @@ const wear = () =>
     {{ t('jaw-view-you-have-no-tapered-pliers')
     }}<router-link to="/tools">{{ t('jaw-view-add-yours') }}</router-link>
   </p>
-  <form v-else class="serif sentence" data-test="jaws" @submit.prevent="wear">
+  <form v-else class="typed-sentence" data-test="jaws" @submit.prevent="wear">
     {{ t('jaw-view-on')
-    }}<select v-model="plier" class="word" :aria-label="t('jaw-view-pliers')" data-test="jaw-plier">
-      <option value="">{{ t('jaw-view-pliers-2') }}</option>
-      <option v-for="one in tapered" :key="one.id" :value="String(one.id)">{{ one.name }}</option></select
-    >{{ t('jaw-view-loop')
-    }}<select v-model="lot" class="word" :aria-label="t('jaw-view-wire')" data-test="jaw-wire">
-      <option value="">{{ t('jaw-view-wire-2') }}</option>
-      <option v-for="one in lots ?? []" :key="one.lot_n" :value="String(one.lot_n)">
-        {{ t('jaw-view-lot', { wire: one.wire, lotn: one.lot_n }) }}
-      </option></select
-    >{{ t('jaw-view-rolled')
+    }}<WordSelect
+      v-model="plier"
+      :choices="onPliers"
+      :aria-label="t('jaw-view-pliers')"
+      data-test="jaw-plier"
+    />{{ t('jaw-view-loop')
+    }}<WordSelect v-model="lot" :choices="ofLots" :aria-label="t('jaw-view-wire')" data-test="jaw-wire" />{{
+      t('jaw-view-rolled')
     }}<input
       v-model="texts.at"
       class="word"
@@ -136,7 +146,7 @@ const wear = () =>
       }}</v-btn>
       <v-btn data-test="jaw-calibrate" @click="calibrate">{{ t('jaw-view-calibrate-jaw-with-both') }}</v-btn>
     </span>
-    <span v-for="fault in faults" :key="fault" class="stop fault" role="alert">{{ fault }}</span>
+    <span v-for="fault in faults" :key="fault" class="stop under" role="alert">{{ fault }}</span>
   </form>
   <p v-if="told" class="told" role="status" data-test="jaw-told">{{ told }}</p>
   <section v-if="tapered.length" class="seen" data-test="jaws-seen">
@@ -153,28 +163,17 @@ const wear = () =>
       </template>
     </dl>
   </section>
-  <p class="quiet hint">
+  <p class="quiet under">
     {{ t('jaw-view-loops-spring-open-when-you') }}
   </p>
 </template>
 
 <style scoped>
-.sentence {
-  font-size: 1.3rem;
-  line-height: 2.1;
-  max-width: 74ch;
-}
-
 .acts {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
   margin-top: 8px;
-}
-
-.fault {
-  display: block;
-  font: 1.05rem/1.3 var(--sans);
 }
 
 .told {

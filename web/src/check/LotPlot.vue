@@ -12,10 +12,13 @@ const look = usePlotLook()
 /** A spread in whole per cent. */
 const within = (spread: number) => (100 * spread).toFixed(0)
 const per = (factor: number) => 100 * (factor - 1)
+/** Coils and rings first, then pull tests. */
+const all = computed(() => [...props.known.points, ...props.known.pulls])
+const coils = computed(() => props.known.points.length)
 const described = computed(() =>
   t('lot-plot-springback-compared-with-usual-usual', {
     handbookspread: within(props.known.handbook_spread),
-    spread: props.known.points
+    spread: all.value
       .map((point, i) =>
         t('lot-plot-point', {
           n: i + 1,
@@ -28,9 +31,20 @@ const described = computed(() =>
     spread2: (100 * props.known.spread).toFixed(1),
   }),
 )
+/** Coils are round, pull tests square, what looks wrong stands on its tip; what is set aside is empty. */
+function shape(i: number, point: { excluded: boolean; outlier: boolean }) {
+  if (i >= coils.value) return point.excluded ? 'emptyRect' : point.outlier ? 'diamond' : 'rect'
+  return point.excluded ? 'emptyCircle' : point.outlier ? 'diamond' : 'circle'
+}
+/** What stands under a measurement. */
+function named(n: number) {
+  if (n <= 0 || n > all.value.length) return ''
+  return n > coils.value ? t('lot-plot-pull-n', { n: n - coils.value }) : String(n)
+}
 const option = computed(() => {
   const { colours, text, axis, tooltip } = look.value
-  const { points, flow, spread, handbook_spread } = props.known
+  const { flow, spread, handbook_spread } = props.known
+  const points = all.value
   const n = points.length
   /** As far as anything reaches, in whole tens; what reaches further goes off the paper. */
   const far = Math.max(30, ...points.map((point) => Math.abs(per(point.flow)) + 6))
@@ -65,7 +79,7 @@ const option = computed(() => {
   ]
   const dots = points.map((point, i) => ({
     value: [i + 1, per(point.flow)],
-    symbol: point.excluded ? 'emptyCircle' : point.outlier ? 'diamond' : 'circle',
+    symbol: shape(i, point),
     itemStyle: { color: point.excluded ? colours.quiet : point.outlier ? colours.error : colours.primary },
   }))
   const bars = points.map((point, i) => ({
@@ -88,17 +102,19 @@ const option = computed(() => {
     grid: { left: 64, right: 24, top: 16, bottom: 40 },
     tooltip: {
       ...tooltip,
-      formatter: (at: { value: number[] }) =>
-        t('lot-plot-measurement', { at: at.value[0], at2: at.value[1]!.toFixed(1) }),
+      formatter: ({ value: [n, per] }: { value: [number, number] }) =>
+        n > coils.value
+          ? t('lot-plot-pull', { at: n - coils.value, at2: per.toFixed(1) })
+          : t('lot-plot-measurement', { at: n, at2: per.toFixed(1) }),
     },
     xAxis: {
       ...axis,
-      name: 'measurement',
+      name: t('lot-plot-axis'),
       nameGap: 24,
       min: 0,
       max: n + 1,
       interval: 1,
-      axisLabel: { ...text, formatter: (at: number) => (at > 0 && at <= n ? String(at) : '') },
+      axisLabel: { ...text, formatter: named },
     },
     yAxis: { ...axis, name: t('lot-plot-springs-back-more'), nameGap: 44, min: -edge, max: edge },
     series: [
@@ -114,7 +130,7 @@ const option = computed(() => {
           silent: true,
           data: [
             name(t('lot-plot-usual', { handbookspread: within(handbook_spread) }), 1, String(colours.quiet)),
-            name('now', flow, String(colours.primary)),
+            name(t('lot-plot-now'), flow, String(colours.primary)),
           ],
         },
       },

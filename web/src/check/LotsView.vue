@@ -7,6 +7,7 @@ import { api, data } from '../api/client'
 import { useAmounts } from '../shared/amounts'
 import LotBox from './LotBox.vue'
 import LotPlot from './LotPlot.vue'
+import PullList from './PullList.vue'
 
 /** How the lots on the rack spring against the handbook, and what of each was measured. */
 const route = useRoute()
@@ -18,7 +19,9 @@ const { data: lots, error } = useQuery({
 })
 const measured = computed(() => (lots.value ?? []).filter((lot) => lot.measured))
 const others = computed(() => (lots.value ?? []).filter((lot) => !lot.measured))
-const chosen = computed(() => Number(route.query.lot) || (measured.value[0]?.lot_n ?? null))
+const chosen = computed(
+  () => Number(route.query.lot) || (measured.value[0]?.lot_n ?? others.value[0]?.lot_n ?? null),
+)
 const { data: known } = useQuery({
   queryKey: ['lot-learned', chosen],
   queryFn: () => data(api.GET('/api/lots/{id}/learned', { params: { path: { id: chosen.value! } } })),
@@ -51,17 +54,23 @@ const { data: known } = useQuery({
         <span class="serif name">{{ t('lots-view-lot', { lotn: lot.lot_n, name: lot.name }) }}</span>
         <span>{{ lot.text }}</span>
       </router-link>
-      <details v-if="others.length">
+      <details v-if="others.length" :open="others.some((lot) => lot.lot_n === chosen)">
         <summary class="quiet">{{ t('lots-view-not-measured', { others: others.length }) }}</summary>
-        <p v-for="lot in others" :key="lot.lot_n" class="quiet">
-          {{ t('lots-view-lot', { lotn: lot.lot_n, name: lot.name }) }}
-        </p>
+        <router-link
+          v-for="lot in others"
+          :key="lot.lot_n"
+          :to="`/measure/springback?lot=${lot.lot_n}`"
+          class="line"
+          :aria-current="lot.lot_n === chosen ? 'true' : undefined"
+          data-test="other-lot"
+          >{{ t('lots-view-lot', { lotn: lot.lot_n, name: lot.name }) }}</router-link
+        >
       </details>
     </nav>
     <section v-if="chosen && known" class="one">
       <LotBox :lot-n="chosen" open />
-      <LotPlot v-if="known.points.length" :known="known" />
-      <ul class="points">
+      <LotPlot v-if="known.points.length + known.pulls.length" :known="known" />
+      <ul v-if="known.points.length" class="points">
         <li
           v-for="(point, i) in known.points"
           :key="i"
@@ -74,6 +83,7 @@ const { data: known } = useQuery({
           <template v-else-if="point.outlier">{{ t('lots-view-looks-wrong-measure-again-or') }}</template>
         </li>
       </ul>
+      <PullList :known="known" />
     </section>
   </div>
 </template>
@@ -100,6 +110,7 @@ const { data: known } = useQuery({
 
 .line span {
   display: block;
+  text-wrap: balance;
 }
 
 .name {

@@ -54,7 +54,7 @@ const nameOf = (i: number) => props.dimensions.find((one) => one.key === keys.va
 <template>
   <section class="match" data-test="match">
     <h2>{{ t('match-panel-match-pairs') }}</h2>
-    <form class="serif sentence no-print" @submit.prevent="match">
+    <form class="typed-sentence no-print" @submit.prevent="match">
       {{ t('match-panel-sets')
       }}<input
         v-model="size"
@@ -68,10 +68,11 @@ const nameOf = (i: number) => props.dimensions.find((one) => one.key === keys.va
         :key="one.key"
         v-model="chosen"
         inline
+        class="me-2"
         :label="one.what"
         :value="one.key"
       />
-      <v-btn type="submit" variant="flat" color="primary" data-test="match-them">{{
+      <v-btn type="submit" class="ms-2" variant="flat" color="primary" data-test="match-them">{{
         t('match-panel-match')
       }}</v-btn>
     </form>
@@ -101,11 +102,6 @@ const nameOf = (i: number) => props.dimensions.find((one) => one.key === keys.va
 </template>
 
 <style scoped>
-.sentence {
-  font-size: 1.2rem;
-  line-height: 2;
-}
-
 .sets {
   list-style: none;
   padding: 0;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { dayOf } from '../shared/dates'
 import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { useRouter } from 'vue-router'
@@ -16,7 +17,6 @@ const { data: drills, error } = useQuery({
   queryFn: () => data(api.GET('/api/drills')),
   staleTime: 0,
 })
-const when = (text: string) => new Date(text).toLocaleDateString(undefined, { dateStyle: 'medium' })
 
 async function begin({ drill, name, piece, of, pieces_n }: DrillShown) {
   try {
@@ -47,7 +47,7 @@ async function begin({ drill, name, piece, of, pieces_n }: DrillShown) {
       <p v-if="drill.progress" class="progress" data-test="progress">{{ drill.progress }}</p>
       <ul v-if="drill.sets.length" class="sets">
         <li v-for="set in drill.sets" :key="set.check">
-          <router-link :to="`/measure/${set.check}`">{{ when(set.at) }}</router-link>
+          <router-link :to="`/measure/${set.check}`">{{ dayOf(set.at) }}</router-link>
           <span class="num">± {{ across(set.spread_mm) }}</span>
           <span v-if="set.target_met">{{ t('practice-view-met') }}</span>
         </li>

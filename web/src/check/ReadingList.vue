@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { momentOf } from '../shared/dates'
 import { t } from '../text'
 import { computed, ref } from 'vue'
 import type { CaliperReading, ToMeasure } from '../api/client'
@@ -11,8 +12,6 @@ const { across } = useAmounts()
 const open = ref(false)
 const named = (key: string) => props.dimensions.find((one) => one.key === key)
 const value = (one: CaliperReading) => named(one.key)?.grades?.[one.value] ?? across(one.value)
-const when = (text: string) =>
-  new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 const newest = computed(() => [...props.readings].reverse())
 const sources = {
   typed: t('reading-list-typed'),
@@ -23,17 +22,11 @@ const sources = {
 
 <template>
   <section v-if="readings.length" class="readings no-print">
-    <button
-      type="button"
-      class="plain toggle"
-      :aria-expanded="open"
-      data-test="all-readings"
-      @click="open = !open"
-    >
+    <v-btn class="toggle" :aria-expanded="open" data-test="all-readings" @click="open = !open">
       {{
         open ? t('reading-list-hide-readings') : t('reading-list-all-readings', { readings: readings.length })
       }}
-    </button>
+    </v-btn>
     <div v-if="open" class="scroll">
       <v-table class="ledger" data-test="readings">
         <tbody>
@@ -42,7 +35,7 @@ const sources = {
             <td>{{ named(one.key)?.what ?? one.key }}</td>
             <td class="num right">{{ value(one) }}</td>
             <td>{{ sources[one.from] }}</td>
-            <td>{{ when(one.at) }}</td>
+            <td>{{ momentOf(one.at) }}</td>
             <td>
               <v-btn
                 density="compact"

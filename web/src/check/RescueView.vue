@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordSelect from '../shared/WordSelect.vue'
 import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, nextTick, onMounted, ref, shallowRef, watch } from 'vue'
@@ -19,21 +20,21 @@ const wrong = ref<WentWrong['wrong']>('cut-short')
 const by = ref('')
 const faults = ref<string[]>([])
 const rescues = ref<Rescues | null>(null)
-const mishaps: { word: WentWrong['wrong']; says: string; by: string }[] = [
-  { word: 'cut-short', says: t('rescue-view-cut-too-short'), by: t('rescue-view-how-much') },
+const mishaps: { word: WentWrong['wrong']; label: string; by: string }[] = [
+  { word: 'cut-short', label: t('rescue-view-cut-too-short'), by: t('rescue-view-how-much') },
   {
     word: 'end-starved',
-    says: t('rescue-view-ran-out-wire-before-last'),
+    label: t('rescue-view-ran-out-wire-before-last'),
     by: t('rescue-view-how-much-missing'),
   },
-  { word: 'eye-too-large', says: t('rescue-view-eye-too-large'), by: t('rescue-view-how-much-larger') },
-  { word: 'spiral-loose', says: t('rescue-view-spiral-loose'), by: t('rescue-view-gap-between-its-turns') },
+  { word: 'eye-too-large', label: t('rescue-view-eye-too-large'), by: t('rescue-view-how-much-larger') },
+  { word: 'spiral-loose', label: t('rescue-view-spiral-loose'), by: t('rescue-view-gap-between-its-turns') },
   {
     word: 'turns-lifted',
-    says: t('rescue-view-more-than-one-turn-lifted'),
+    label: t('rescue-view-more-than-one-turn-lifted'),
     by: t('rescue-view-how-many-turns'),
   },
-  { word: 'over-hammered', says: t('rescue-view-hammered-too-thin'), by: t('rescue-view-how-thick-now') },
+  { word: 'over-hammered', label: t('rescue-view-hammered-too-thin'), by: t('rescue-view-how-thick-now') },
 ]
 
 /** The steps it is made in; it went wrong at one of them. */
@@ -99,14 +100,26 @@ async function open(request: Rescues['options'][number]['request']) {
   await pattern.start(request)
   await router.push('/findings/piece')
 }
+/** Where it can have been noticed. */
+const noticed = computed(() => [
+  { word: '', label: t('rescue-view-noticed-where-usually') },
+  { word: '0', label: t('rescue-view-noticed-before-any-bend') },
+  ...(steps.value ?? []).map(({ step_n, named }) => ({
+    word: String(step_n),
+    label: t('rescue-view-noticed-at-step', { stepn: step_n, named }),
+  })),
+])
 </script>
 
 <template>
-  <form class="serif sentence" data-test="rescue" @submit.prevent="look">
-    {{ t('rescue-view-of') }}<PiecePicker v-model="piece" :label="t('rescue-view-finding')" />
-    <select v-model="wrong" class="word" :aria-label="t('rescue-view-what-went-wrong')" data-test="wrong">
-      <option v-for="one in mishaps" :key="one.word" :value="one.word">{{ one.says }}</option></select
-    >{{ t('rescue-view-by')
+  <form class="typed-sentence" data-test="rescue" @submit.prevent="look">
+    {{ t('rescue-view-of') }}<PiecePicker v-model="piece" :label="t('rescue-view-finding')" />{{ ' ' }}
+    <WordSelect
+      v-model="wrong"
+      :choices="mishaps"
+      :aria-label="t('rescue-view-what-went-wrong')"
+      data-test="wrong"
+    />{{ t('rescue-view-by')
     }}<input
       v-model="by"
       class="word"
@@ -114,17 +127,16 @@ async function open(request: Rescues['options'][number]['request']) {
       :aria-label="t('rescue-view-by-how-much')"
       data-test="wrong-by"
     />,
-    <select v-model="at" class="word" :aria-label="t('rescue-view-at-which-step')" data-test="wrong-at">
-      <option value="">{{ t('rescue-view-noticed-where-usually') }}</option>
-      <option value="0">{{ t('rescue-view-noticed-before-any-bend') }}</option>
-      <option v-for="step in steps ?? []" :key="step.step_n" :value="String(step.step_n)">
-        {{ t('rescue-view-noticed-at-step', { stepn: step.step_n, named: step.named }) }}
-      </option></select
-    >.
+    <WordSelect
+      v-model="at"
+      :choices="noticed"
+      :aria-label="t('rescue-view-at-which-step')"
+      data-test="wrong-at"
+    />.
     <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="what-now">{{
       t('rescue-view-what-can-i-make')
     }}</v-btn>
-    <span v-for="fault in faults" :key="fault" class="stop fault" role="alert">{{ fault }}</span>
+    <span v-for="fault in faults" :key="fault" class="stop under" role="alert">{{ fault }}</span>
   </form>
   <template v-if="rescues">
     <ul class="ways" data-test="rescues">
@@ -145,16 +157,6 @@ async function open(request: Rescues['options'][number]['request']) {
 </template>
 
 <style scoped>
-.sentence {
-  font-size: 1.3rem;
-  line-height: 2;
-}
-
-.fault {
-  display: block;
-  font: 1.05rem/1.3 var(--sans);
-}
-
 .ways {
   list-style: none;
   padding: 0;

@@ -15,7 +15,7 @@ const queries = useQueryClient()
 const notice = useNotice()
 const { across } = useAmounts()
 const overOf = (mm: number) =>
-  Math.abs(mm) < 0.05
+  across(Math.abs(mm)) === across(0)
     ? t('trial-panel-nothing-left-over')
     : mm > 0
       ? t('trial-panel-over', { mm: across(mm) })

@@ -2,7 +2,7 @@
 import { t } from '../text'
 import { useNotice } from '../shared/notice'
 import { useSettings } from '../shared/settings'
-import type { Desk } from './desk'
+import type { Desk } from './types'
 import DeskTools from './DeskTools.vue'
 
 /** How every desk is laid: sentence, tools and drawing at the left, figures at the right, the strip at the foot. */
@@ -57,27 +57,25 @@ const attempt = (work: Promise<unknown>) => work.catch(notice.fail)
             }}<template v-if="desk.changed">{{ t('desk-frame-changed-since-saved') }}</template>
           </span>
           <span class="states" role="group" :aria-label="t('desk-frame-what-shown')">
-            <button
+            <v-btn
               v-for="{ key, says, test } in views"
               :key="key"
-              type="button"
-              class="plain toggle"
+              class="toggle"
               :aria-pressed="shown === key"
               :data-test="test"
               @click="shown = key"
             >
               {{ says }}
-            </button>
-            <button
+            </v-btn>
+            <v-btn
               v-if="settings.pixelsPerMm"
-              type="button"
-              class="plain toggle"
+              class="toggle"
               :aria-pressed="trueSize"
               data-test="true-size"
               @click="trueSize = !trueSize"
             >
               {{ t('desk-frame-true-size') }}
-            </button>
+            </v-btn>
           </span>
         </div>
         <slot />

@@ -2,6 +2,7 @@
 import { t } from '../text'
 import { mdiRedo, mdiUndo } from '@mdi/js'
 import PaperMenu from '../shared/PaperMenu.vue'
+import MenuLine from '../shared/MenuLine.vue'
 
 /** What can be done with what lies on a desk: keep it, take it away, undo; and more in its slot. */
 defineProps<{
@@ -19,16 +20,9 @@ const emit = defineEmits<{ keep: []; take: [file: string]; undo: []; redo: [] }>
     t('desk-tools-save')
   }}</v-btn>
   <PaperMenu :says="t('desk-tools-print-or-export')" :disabled="!sound" test="take-away">
-    <button
-      v-for="{ file, says, hint } in files"
-      :key="file"
-      type="button"
-      class="plain menu-line"
-      :data-file="file"
-      @click="emit('take', file)"
-    >
+    <MenuLine v-for="{ file, says, hint } in files" :key="file" :data-file="file" @click="emit('take', file)">
       {{ says }} <span class="quiet">{{ hint }}</span>
-    </button>
+    </MenuLine>
   </PaperMenu>
   <slot />
   <v-btn

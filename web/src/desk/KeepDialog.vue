@@ -6,7 +6,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { api, data, currentOf } from '../api/client'
 import { useForm } from '../shared/form'
 import { useNotice } from '../shared/notice'
-import type { Desk, ShelfRecord } from './desk'
+import type { Desk, ShelfRecord } from './types'
 import BothVersions from '../shared/BothVersions.vue'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
@@ -50,7 +50,7 @@ watch(open, (now) => {
 
 /** Yours goes over what stands there; that stays among its revisions. */
 async function keepMine() {
-  props.desk.meet(current.value!)
+  props.desk.updateKept(current.value!)
   await keep(false)
 }
 

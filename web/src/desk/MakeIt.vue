@@ -3,7 +3,7 @@ import { t } from '../text'
 import { ref } from 'vue'
 import { useMakeNext } from '../shared/makeNext'
 import { useNotice } from '../shared/notice'
-import type { Desk } from './desk'
+import type { Desk } from './types'
 import KeepDialog from './KeepDialog.vue'
 
 /** Starts a batch of what is on the desk, or puts it on an order; what is not saved yet is saved first. */

@@ -4,7 +4,7 @@ import { computed, ref, useTemplateRef } from 'vue'
 import type { Phrase } from '../api/client'
 import { useNotice } from '../shared/notice'
 import WordEditor from './WordEditor.vue'
-import type { Desk, MoreOfWord, Word } from './desk'
+import type { Desk, MoreOfWord, Word } from './types'
 
 const props = defineProps<{
   desk: Desk<R>

@@ -1,12 +1,12 @@
 <script setup lang="ts" generic="R extends object">
 import { t } from '../text'
 import { useDebounceFn } from '@vueuse/core'
-import { computed, nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { nextTick, onMounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import PaperField from '../shared/PaperField.vue'
 import { api, data, faultsOf, type Fault } from '../api/client'
-import type { Choice, Desk, MoreOfWord, Word } from './desk'
+import type { Choice, Desk, MoreOfWord, Word } from './types'
 import { focusWhenSeen } from '../shared/focus'
-import { vOneStop } from '../shared/oneStop'
+import WordChoices from './WordChoices.vue'
 
 const props = defineProps<{
   desk: Desk<R>
@@ -31,15 +31,8 @@ const reading = ref('')
 const readMm = ref<number | null>(null)
 const faults = ref<Fault[]>([])
 const choices = shallowRef<Choice<R>[]>([])
-const find = ref('')
 const body = useTemplateRef<HTMLElement>('body')
-const list = useTemplateRef<HTMLElement>('list')
-
-/** Lists can be long: those that contain what is being looked for, in the field one types into or in one of their own. */
-const listed = computed(() => {
-  const words = (props.word.hint ? text.value : find.value).toLowerCase().split(/\s+/).filter(Boolean)
-  return choices.value.filter((choice) => words.every((word) => choice.label.toLowerCase().includes(word)))
-})
+const list = useTemplateRef<{ showChosen: () => void }>('list')
 
 /** Whether the focus is in the editor already. */
 const holdsFocus = () => !!body.value?.contains(document.activeElement)
@@ -60,9 +53,7 @@ function focusField() {
 async function load() {
   choices.value = await props.desk.choices(props.from, props.slotName)
   await nextTick()
-  // A long list opens at what is chosen.
-  const now = list.value?.querySelector<HTMLElement>('.chosen')
-  if (list.value && now) list.value.scrollTop = now.offsetTop - list.value.offsetTop - 60
+  list.value?.showChosen()
   if (props.word.hint) return
   focusWhenSeen(
     () => body.value?.querySelector<HTMLElement>('.chosen') ?? body.value?.querySelector('button'),
@@ -222,32 +213,12 @@ onMounted(async () => {
         </button>
       </form>
       <slot :slot-name="slotName" :from="from" :read-mm="readMm" :choose="choose" />
-      <input
-        v-if="choices.length > 10 && !word.hint"
-        v-model="find"
-        class="find"
-        type="search"
-        :placeholder="t('word-editor-find-among-these')"
-        :aria-label="t('word-editor-find-among-these')"
+      <WordChoices
+        ref="list"
+        :choices="choices"
+        :typed="word.hint ? text : null"
+        @choose="choose($event.request)"
       />
-      <p v-if="choices.length && !listed.length" class="quiet says">
-        {{ t('word-editor-no-match-what-you-typed') }}
-      </p>
-      <div ref="list" v-one-stop="'.choice'" class="choices">
-        <button
-          v-for="choice in listed"
-          :key="choice.label"
-          type="button"
-          class="plain menu-line choice"
-          :class="{ chosen: choice.chosen, impossible: !choice.possible }"
-          :aria-current="choice.chosen"
-          data-test="choice"
-          @click="choose(choice.request)"
-        >
-          <span>{{ choice.label }}</span>
-          <span class="effect">{{ choice.effect }}</span>
-        </button>
-      </div>
     </div>
   </v-menu>
 </template>
@@ -289,42 +260,5 @@ onMounted(async () => {
 
 .nudge:hover {
   background: rgb(var(--v-theme-background));
-}
-
-.choice {
-  display: grid;
-}
-
-.chosen {
-  box-shadow: inset 3px 0 0 rgb(var(--v-theme-primary));
-  font-weight: 700;
-}
-
-.effect {
-  font-weight: 400;
-  font-size: 0.95rem;
-  color: rgb(var(--v-theme-quiet));
-}
-
-.impossible .effect {
-  color: rgb(var(--v-theme-error));
-}
-
-.find {
-  width: 100%;
-  min-height: 40px;
-  margin-top: 12px;
-  padding: 4px 8px;
-  font: inherit;
-  color: inherit;
-  background: rgb(var(--v-theme-background));
-  border: 1px solid rgb(var(--v-theme-hairline));
-  border-radius: 3px;
-}
-
-.choices {
-  margin-top: 6px;
-  max-height: min(40vh, 360px);
-  overflow: auto;
 }
 </style>

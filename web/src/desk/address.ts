@@ -3,7 +3,7 @@ import { onMounted, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { Refused } from '../api/client'
 import { useNotice } from '../shared/notice'
-import type { Desk, ShelfRecord } from './desk'
+import type { Desk, ShelfRecord } from './types'
 
 /**
  * Gives every saved record of a desk an address: `?saved=12` opens it, and what is opened or saved writes it. Draft and

@@ -1,36 +1,7 @@
 import { useLocalStorage, useSessionStorage } from '@vueuse/core'
 import { computed, ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
 import { faultsOf, type Fault, type Phrase } from '../api/client'
-
-/** Which kept record is being worked on. */
-export interface KeptAs {
-  id: number
-  revision: number
-  name: string
-  note: string
-  /** The request as it is kept, to tell whether it was changed since. */
-  as: string
-}
-
-/** A request on the desk, and which record it belongs to: the two never part. */
-interface Laid<R> {
-  request: R
-  kept: KeptAs | null
-}
-
-/** An entry of the shelf, as far as a desk needs it. */
-export interface ShelfRecord<R> {
-  id: number
-  revision: number
-  record: Named<R>
-}
-
-/** A record to keep: a request with a name and a note. */
-export interface Named<R> {
-  name: string
-  note?: string
-  request: R
-}
+import type { Change, Choice, KeptAs, OnDesk, Named, ShelfRecord } from './types'
 
 /** What the core makes of a request; the result is missing where it has faults. */
 interface Sheet<R, W> {
@@ -45,26 +16,6 @@ interface Sheet<R, W> {
 
 /** How long is waited before that, ms. */
 const AGAIN = 2000
-
-/** What was typed in a word's place, how many steps it goes on, how many mm its dimension is pulled. */
-export type Change = { typed: string } | { nudge: number } | { pulled: number }
-
-/** One choice for a word, and what it would change. */
-export interface Choice<R> {
-  label: string
-  effect: string
-  chosen: boolean
-  possible: boolean
-  request: R
-  /** What it is about, where choices of several kinds stand together. */
-  group?: string | null
-  /** The step of the route that it is about, from 1. */
-  step_n?: number | null
-  /** What to press to take it back, where it is chosen and can be. */
-  take_back?: string | null
-  /** Whether the program advises it. */
-  advised?: boolean
-}
 
 interface Kept<R> {
   entry: ShelfRecord<R>
@@ -97,24 +48,24 @@ export function desk<
   const serializer = { read: (text: string) => JSON.parse(text), write: JSON.stringify }
   const draft = useSessionStorage<R | null>(`lorimant.${key}`, null, { serializer }) as Ref<R | null>
   const kept = useSessionStorage<KeptAs | null>(`lorimant.${key}-of`, null, { serializer })
-  const last = useLocalStorage<Laid<R> | null>(`lorimant.${key}-last`, null, {
+  const last = useLocalStorage<OnDesk<R> | null>(`lorimant.${key}-last`, null, {
     serializer,
     listenToStorageChanges: false,
-  }) as Ref<Laid<R> | null>
+  }) as Ref<OnDesk<R> | null>
   /** Each record as this tab last knew it: what is undone goes back to a request, never to an older revision. */
   const known = new Map<number, KeptAs>()
   const sheet = shallowRef(null) as ShallowRef<S | null>
   /** The last request that could be made: what is drawn while the words cannot be. */
   const worked = shallowRef(null) as ShallowRef<W | null>
   const faults = ref<Fault[]>([])
-  const past = shallowRef<Laid<R>[]>([])
-  const future = shallowRef<Laid<R>[]>([])
+  const past = shallowRef<OnDesk<R>[]>([])
+  const future = shallowRef<OnDesk<R>[]>([])
   let asked = 0
   let nudging = Promise.resolve()
   /** How often what was pressed and not carried out yet was given up. */
   let wanted = 0
 
-  const laid = (request: R): Laid<R> => ({ request, kept: kept.value })
+  const onDesk = (request: R): OnDesk<R> => ({ request, kept: kept.value })
 
   const colour = computed(() => worked.value?.colour ?? '#b9683a')
   const sound = computed(() => sheet.value !== null && sheet.value.faults.length === 0)
@@ -122,7 +73,7 @@ export function desk<
   const changed = computed(() => kept.value !== null && JSON.stringify(draft.value) !== kept.value.as)
 
   // What a new tab starts from: the request with its record, however the two came to lie here.
-  watch([draft, kept], () => (last.value = draft.value && laid(draft.value)))
+  watch([draft, kept], () => (last.value = draft.value && onDesk(draft.value)))
 
   function show(next: S) {
     sheet.value = next
@@ -145,30 +96,30 @@ export function desk<
 
   /** Makes a request one step of undo; by default the present one, before it changes. */
   function remember(request = draft.value) {
-    if (request) past.value = [...past.value.slice(-99), laid(request)]
+    if (request) past.value = [...past.value.slice(-99), onDesk(request)]
     future.value = []
   }
 
   /** Says which record the present request is, and that it is kept as it lies here. */
-  function belongs({ id, revision, record }: ShelfRecord<R>) {
+  function markKept({ id, revision, record }: ShelfRecord<R>) {
     const as = JSON.stringify(draft.value)
     kept.value = { id, revision, name: record.name, note: record.note ?? '', as }
     known.set(id, kept.value)
   }
 
   /** Lays down what lay here before, or lies ahead, with the record it belongs to. */
-  async function lay({ request, kept: of }: Laid<R>) {
+  async function restore({ request, kept: of }: OnDesk<R>) {
     await work(request)
     kept.value = of && (known.get(of.id) ?? of)
   }
 
   /** Opens what was being worked on, or what is there to start from. */
   async function open() {
-    const before = draft.value ? laid(draft.value) : last.value
+    const before = draft.value ? onDesk(draft.value) : last.value
     if (before) {
       try {
         if (before.kept) known.set(before.kept.id, before.kept)
-        return await lay(before)
+        return await restore(before)
       } catch {
         // A draft of an older program that can no longer be read: start afresh.
         draft.value = kept.value = null
@@ -177,7 +128,7 @@ export function desk<
     const first = await calls.first()
     if (!first) return
     await work(first.request)
-    if (first.entry) belongs(first.entry)
+    if (first.entry) markKept(first.entry)
   }
 
   /** Works the present request out again, after the workshop's tools or units changed. */
@@ -188,11 +139,11 @@ export function desk<
   async function openKept(entry: Kept<R>['entry']) {
     remember()
     await work(entry.record.request)
-    belongs(entry)
+    markKept(entry)
   }
 
   /** What stands on the shelf now is known; the next keeping goes over it. */
-  function meet({ id, revision, record }: ShelfRecord<R>) {
+  function updateKept({ id, revision, record }: ShelfRecord<R>) {
     if (kept.value?.id !== id) return
     kept.value = { ...kept.value, revision, name: record.name, note: record.note ?? '' }
     known.set(id, kept.value)
@@ -262,16 +213,16 @@ export function desk<
     const back = past.value.at(-1)
     if (!back || !draft.value) return
     past.value = past.value.slice(0, -1)
-    future.value = [...future.value, laid(draft.value)]
-    await lay(back)
+    future.value = [...future.value, onDesk(draft.value)]
+    await restore(back)
   }
 
   async function redo() {
     const ahead = future.value.at(-1)
     if (!ahead || !draft.value) return
     future.value = future.value.slice(0, -1)
-    past.value = [...past.value, laid(draft.value)]
-    await lay(ahead)
+    past.value = [...past.value, onDesk(draft.value)]
+    await restore(ahead)
   }
 
   /** Keeps it: over the record it came from, or as a new one. Gives the number that undoes it. */
@@ -279,7 +230,7 @@ export function desk<
     if (!draft.value) return null
     const body = { name, note, request: draft.value }
     const written = kept.value && !asNew ? await calls.keepOver(kept.value, body) : await calls.keepNew(body)
-    belongs(written.entry)
+    markKept(written.entry)
     return written.undo
   }
 
@@ -298,7 +249,7 @@ export function desk<
     open,
     refresh,
     openKept,
-    meet,
+    updateKept,
     start,
     set,
     type,
@@ -310,52 +261,4 @@ export function desk<
     redo,
     keep,
   }
-}
-
-/** A desk as its store hands it out, for the parts of the screen that serve any desk. */
-export interface Desk<R> {
-  draft: R | null
-  kept: KeptAs | null
-  sheet: { sentence: Phrase[]; text: string } | null
-  faults: Fault[]
-  sound: boolean
-  /** Whether what is kept differs from what lies here. */
-  changed: boolean
-  /** Of its metal, for what is drawn. */
-  colour: string
-  past: Laid<R>[]
-  future: Laid<R>[]
-  open(): Promise<void>
-  choices(request: R, slot: string): Promise<Choice<R>[]>
-  set(request: R, remembered?: boolean): Promise<void>
-  type(slot: string, text: string, from: R): Promise<Fault[]>
-  forget(): void
-  nudge(slot: string, steps: number, remembered?: boolean): Promise<void>
-  remember(request?: R | null): void
-  undo(): Promise<void>
-  redo(): Promise<void>
-  keep(name: string, note: string, asNew: boolean): Promise<number | null>
-  openKept(entry: ShelfRecord<R>): Promise<void>
-  meet(entry: ShelfRecord<R>): void
-}
-
-/** What a word is called, how it is typed, and whether it lists its choices. */
-export interface Word {
-  title: string
-  /** How it is typed; left out where it is only chosen. */
-  hint?: string
-  /** Read as a length while typing, or as the size of a wire. */
-  length?: true | 'of-wire'
-  /** A sentence about it. */
-  says?: string
-}
-
-/** What an editor hands to what else a kind of piece offers for a word. */
-export interface MoreOfWord<R> {
-  slotName: string
-  /** The request as it stood when the editor was opened. */
-  from: R
-  /** The length that was typed, mm, where one could be read. */
-  readMm: number | null
-  choose: (request: R) => Promise<void>
 }

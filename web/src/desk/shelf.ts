@@ -23,7 +23,7 @@ interface Shelf<T extends { name: string; note?: string }> {
   count: (record: T) => number
   refresh: () => unknown
   /** What the desk has open, whose revision follows a renaming. */
-  desk: { meet: (entry: { id: number; revision: number; record: T }) => void }
+  desk: { updateKept: (entry: { id: number; revision: number; record: T }) => void }
 }
 
 /** What kept plans and kept findings have done to them, written once. */
@@ -68,7 +68,7 @@ export function useShelf<T extends { name: string; note?: string }>(shelf: Shelf
 
   async function rename(entry: { id: number; revision: number }, body: T) {
     const written = await shelf.replace(entry, body)
-    shelf.desk.meet({ id: entry.id, revision: written.entry.revision, record: body })
+    shelf.desk.updateKept({ id: entry.id, revision: written.entry.revision, record: body })
     return written
   }
 

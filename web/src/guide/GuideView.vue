@@ -80,17 +80,16 @@ const read = useDebounceFn(async () => {
         </div>
         <div>
           <div role="group" :aria-label="t('guide-view-gauge-system')" class="systems">
-            <button
+            <v-btn
               v-for="one in tables ?? []"
               :key="one.system"
-              type="button"
-              class="plain toggle"
+              class="toggle"
               :aria-pressed="system === one.system"
               :data-system="one.system"
               @click="system = one.system"
             >
               {{ one.label }}
-            </button>
+            </v-btn>
           </div>
           <div ref="rows" class="scroll" tabindex="0" role="region" :aria-label="t('guide-view-gauge-table')">
             <v-table class="ledger" data-test="gauge-table">

@@ -95,6 +95,7 @@ const words = [
     means: t('help-view-term-mandrel-means'),
   },
   { term: t('help-view-term-pre-closed-ring'), also: '', means: t('help-view-term-pre-closed-ring-means') },
+  { term: t('help-view-term-pull-test'), also: '', means: t('help-view-term-pull-test-means') },
   { term: t('help-view-term-repeat'), also: '', means: t('help-view-term-repeat-means') },
   { term: t('help-view-term-scrap'), also: '', means: t('help-view-term-scrap-means') },
   { term: t('help-view-term-springback'), also: '', means: t('help-view-term-springback-means') },

@@ -2,6 +2,7 @@
 import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { api, data } from '../api/client'
+import HardeningPlot from './HardeningPlot.vue'
 
 const { data: metals } = useQuery({
   queryKey: ['metals'],
@@ -49,6 +50,7 @@ const range = (c: number[]) => (c[0] === c[1] ? `${c[0]}` : `${c[0]}–${c[1]}`)
         </template>
       </v-data-table>
     </div>
+    <HardeningPlot :metals="metals ?? []" />
   </section>
 </template>
 

@@ -2,17 +2,13 @@
 import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref, shallowRef } from 'vue'
-import { useRouter } from 'vue-router'
+import { computed, ref } from 'vue'
 import { api, data, type KeptPiece } from '../api/client'
 import BringIn from '../desk/BringIn.vue'
+import { dayOf } from '../shared/dates'
 import RenameDialog from '../desk/RenameDialog.vue'
-import { useShelf, type ShelfEntry } from '../desk/shelf'
 import PieceSketch from '../drawing/PieceSketch.vue'
-import { useChain } from '../chains/chain'
-import { usePattern } from '../patterns/pattern'
-import { usePlan } from '../rings/plan'
-import { recordOf, useKeptRefresh } from '../shared/kept'
+import { useKeptRefresh } from '../shared/kept'
 import MoreMenu from '../shared/MoreMenu.vue'
 import { useFilterInAddress, useTickInAddress } from '../shared/address'
 import PaperRadios from '../shared/PaperRadios.vue'
@@ -20,14 +16,12 @@ import PaperField from '../shared/PaperField.vue'
 import PaperMenu from '../shared/PaperMenu.vue'
 import SaveButton from '../shared/SaveButton.vue'
 import { thumbnailsOf } from '../shared/thumbnails'
+import NothingSaved from './NothingSaved.vue'
 import RevisionsDialog from './RevisionsDialog.vue'
+import { useSavedActs } from './acts'
 import { vOneStop } from '../shared/oneStop'
 
 /** Everything that is kept: rings, findings and chains alike. */
-const plan = usePlan()
-const pattern = usePattern()
-const chain = useChain()
-const router = useRouter()
 const refresh = useKeptRefresh()
 const find = useFilterInAddress('find')
 const finding = refDebounced(find, 140)
@@ -69,74 +63,7 @@ const { data: drawn } = useQuery({
 })
 const sketch = (entry: KeptPiece) => drawn.value?.get(JSON.stringify(entry.piece))
 
-const day = (text: string) => new Date(text).toLocaleDateString(undefined, { dateStyle: 'medium' })
-
-const rings = useShelf({
-  add: (body) => data(api.POST('/api/plans', { body })),
-  replace: ({ id, revision }, body) =>
-    data(api.PUT('/api/plans/{id}', { params: { path: { id }, query: { revision } }, body })),
-  archive: (id, body) => data(api.POST('/api/plans/{id}/archive', { params: { path: { id } }, body })),
-  count: (record) => record.request.rings_n ?? 1,
-  refresh,
-  desk: plan,
-})
-const findings = useShelf({
-  add: (body) => data(api.POST('/api/findings', { body })),
-  replace: ({ id, revision }, body) =>
-    data(api.PUT('/api/findings/{id}', { params: { path: { id }, query: { revision } }, body })),
-  archive: (id, body) => data(api.POST('/api/findings/{id}/archive', { params: { path: { id } }, body })),
-  count: (record) => record.request.pieces_n ?? 1,
-  refresh,
-  desk: pattern,
-})
-
-const chains = useShelf({
-  add: (body) => data(api.POST('/api/chains', { body })),
-  replace: ({ id, revision }, body) =>
-    data(api.PUT('/api/chains/{id}', { params: { path: { id }, query: { revision } }, body })),
-  archive: (id, body) => data(api.POST('/api/chains/{id}/archive', { params: { path: { id } }, body })),
-  count: (record) => record.request.chains_n ?? 1,
-  refresh,
-  desk: chain,
-})
-
-const renamingChain = shallowRef<ShelfEntry<Parameters<typeof chains.rename>[1]> | null>(null)
-const renaming = shallowRef<ShelfEntry<Parameters<typeof rings.rename>[1]> | null>(null)
-const renamingFinding = shallowRef<ShelfEntry<Parameters<typeof findings.rename>[1]> | null>(null)
-const looking = shallowRef<KeptPiece | null>(null)
-
-/** The lines of a row's menu. */
-function acts(entry: KeptPiece) {
-  const { piece } = entry
-  const lines =
-    'rings' in piece
-      ? rings.acts(recordOf(entry, piece.rings), (row) => (renaming.value = row))
-      : 'chain' in piece
-        ? chains.acts(recordOf(entry, piece.chain), (row) => (renamingChain.value = row))
-        : findings.acts(recordOf(entry, piece.finding), (row) => (renamingFinding.value = row))
-  const revisions = {
-    label: t('kept-view-earlier-revisions'),
-    test: 'revisions',
-    act: () => (looking.value = entry),
-  }
-  const after = lines.findIndex((line) => line.test === 'duplicate') + 1
-  return entry.revision > 1 ? lines.toSpliced(after, 0, revisions) : lines
-}
-
-async function open(entry: KeptPiece) {
-  const { piece } = entry
-  if ('rings' in piece)
-    await rings.attempt(async () => {
-      await plan.openKept(recordOf(entry, piece.rings))
-      await router.push('/rings')
-    })
-  else if ('chain' in piece)
-    await chains.attempt(async () => {
-      await chain.openKept(recordOf(entry, piece.chain))
-      await router.push('/chains')
-    })
-  else await findings.attempt(() => router.push({ path: '/findings/piece', query: { saved: entry.id } }))
-}
+const { renamingRings, renamingFinding, renamingChain, renamed, looking, acts, open } = useSavedActs(refresh)
 </script>
 
 <template>
@@ -177,25 +104,7 @@ async function open(entry: KeptPiece) {
     </div>
     <p v-if="error" class="stop" role="alert">{{ error.message }}</p>
     <p v-else-if="!found" class="quiet" role="status">{{ t('kept-view-loading') }}</p>
-    <p v-else-if="!entries.length" class="empty" data-test="empty">
-      <template v-if="find">{{ t('kept-view-nothing-saved-has-in', { find }) }}</template>
-      <template v-else-if="archived">{{ t('kept-view-nothing-archived') }}</template>
-      <template v-else-if="which === 'chains'">
-        {{ t('kept-view-no-chain-saved-yet-plan')
-        }}<router-link to="/chains">{{ t('kept-view-chains') }}</router-link
-        >{{ t('kept-view-press-save-there') }}
-      </template>
-      <template v-else-if="which === 'findings'">
-        {{ t('kept-view-no-finding-saved-yet-open')
-        }}<router-link to="/findings">{{ t('kept-view-findings') }}</router-link
-        >{{ t('kept-view-change-as-you-like-press') }}
-      </template>
-      <template v-else>
-        {{ t('kept-view-nothing-saved-yet')
-        }}<router-link to="/rings">{{ t('kept-view-plan-some-rings') }}</router-link
-        >{{ t('kept-view-press-save-plan-listed-here') }}
-      </template>
-    </p>
+    <NothingSaved v-else-if="!entries.length" :find="find" :archived="archived" :which="which" />
     <ul v-else v-one-stop class="pieces plans" data-test="plans">
       <li v-for="entry in entries" :key="entry.id" class="plan">
         <button
@@ -230,7 +139,7 @@ async function open(entry: KeptPiece) {
           <p v-if="entry.note" class="quiet note">{{ entry.note }}</p>
         </div>
         <span class="quiet date">
-          {{ day(entry.updated_at) }}
+          {{ dayOf(entry.updated_at) }}
           <span class="cut">{{ sketch(entry)?.cut }}</span>
         </span>
         <MoreMenu :of="entry.name" :acts="acts(entry)" />
@@ -249,9 +158,9 @@ async function open(entry: KeptPiece) {
         t('kept-view-older')
       }}</v-btn>
     </nav>
-    <RenameDialog v-model="renaming" :keep="rings.rename" @renamed="refresh" />
-    <RenameDialog v-model="renamingFinding" :keep="findings.rename" @renamed="refresh" />
-    <RenameDialog v-model="renamingChain" :keep="chains.rename" @renamed="refresh" />
+    <RenameDialog v-model="renamingRings" :keep="renamed.rings" @renamed="refresh" />
+    <RenameDialog v-model="renamingFinding" :keep="renamed.finding" @renamed="refresh" />
+    <RenameDialog v-model="renamingChain" :keep="renamed.chain" @renamed="refresh" />
     <RevisionsDialog v-model="looking" />
   </div>
 </template>

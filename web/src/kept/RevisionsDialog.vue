@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { momentOf } from '../shared/dates'
 import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { useRouter } from 'vue-router'
@@ -50,9 +51,6 @@ const { data: revisions } = useQuery({
   enabled: open,
 })
 
-const when = (text: string) =>
-  new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
-
 async function lay({ revision, request }: Revision) {
   const now = kept.value!
   try {
@@ -89,7 +87,7 @@ async function lay({ revision, request }: Revision) {
     <ol class="list" data-test="revision-list">
       <li v-for="one in revisions ?? []" :key="one.revision" class="one" data-test="revision">
         <div>
-          <b>{{ when(one.made_at) }}</b>
+          <b>{{ momentOf(one.made_at) }}</b>
           <span v-if="one.revision === kept?.revision" class="quiet">
             {{ t('revisions-dialog-current') }}</span
           >

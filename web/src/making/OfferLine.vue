@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="R extends object">
 import { t } from '../text'
-import type { Choice } from '../desk/desk'
+import type { Choice } from '../desk/types'
 
 /** One thing that can be changed about a route, with what comes of it. */
 const { choice } = defineProps<{ choice: Choice<R> }>()

@@ -1,10 +1,11 @@
 <script setup lang="ts" generic="R extends object">
 import { t } from '../text'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Choice } from '../desk/desk'
+import type { Choice } from '../desk/types'
 import { vOneStop } from '../shared/oneStop'
 import { useNotice } from '../shared/notice'
 import OfferLine from './OfferLine.vue'
+import MenuLine from '../shared/MenuLine.vue'
 
 /** What can be put into the route of the piece on the desk, or taken out again, each with what that changes. */
 const { desk } = defineProps<{
@@ -60,9 +61,8 @@ async function choose(choice: Choice<R>) {
     <div v-one-stop="'.menu-line'" class="popover offers" data-test="route-offers">
       <OfferLine v-for="choice in plain" :key="choice.label" :choice="choice" @choose="choose" />
       <template v-for="one in groups" :key="one.name">
-        <button
-          type="button"
-          class="plain menu-line group"
+        <MenuLine
+          class="group"
           :aria-expanded="group === one.name"
           data-test="route-group"
           @click="group = group === one.name ? '' : one.name"
@@ -71,7 +71,7 @@ async function choose(choice: Choice<R>) {
           <span>{{ one.name }}</span>
           <span v-if="one.advised" class="now watch">{{ t('route-menu-recommended') }}</span>
           <span v-else-if="one.now.length" class="now quiet">{{ one.now.join('; ') }}</span>
-        </button>
+        </MenuLine>
         <div v-if="group === one.name" class="within">
           <OfferLine v-for="choice in one.offers" :key="choice.label" :choice="choice" @choose="choose" />
         </div>

@@ -2,7 +2,7 @@
 import { t } from '../text'
 import { ref, shallowRef, watch } from 'vue'
 import type { Step } from '../api/client'
-import type { Choice, Desk } from '../desk/desk'
+import type { Choice, Desk } from '../desk/types'
 import { useNotice } from '../shared/notice'
 import { vOneStop } from '../shared/oneStop'
 import OfferLine from './OfferLine.vue'
@@ -15,9 +15,6 @@ const changing = ref(false)
 const offers = shallowRef<Choice<R>[] | null>(null)
 
 watch([at, () => steps], () => (changing.value = false))
-
-/** Whether it asks so much of the metal that an anneal before it is worth a thought. */
-const strained = (step: Step) => (step.strain_used ?? 0) > 0.6
 
 async function change(step: Step) {
   changing.value = !changing.value
@@ -52,24 +49,23 @@ async function choose(choice: Choice<R>) {
             {{ step.text }}
             <span v-if="step.hint && (at === i || step.misfit)" :class="step.misfit ? 'watch' : 'quiet'">{{
               step.hint
-            }}</span>
+            }}</span>{{ ' ' }}
             <span v-if="step.strain_text && at === i" class="quiet" data-test="spent">{{
               step.strain_text
-            }}</span>
+            }}</span>{{ ' ' }}
             <span v-if="step.caution && at === i" class="caution">{{ step.caution }}</span>
           </span>
         </button>
         <div v-if="at === i" class="change">
-          <button
-            type="button"
-            class="plain link"
-            :class="{ watch: strained(step) }"
+          <v-btn
+            class="link inline"
+            :class="{ watch: step.strain_level }"
             :aria-expanded="changing"
             data-test="change-step"
             @click="change(step)"
           >
-            {{ strained(step) ? t('step-list-anneal-before-or-change') : t('step-list-change-this-step') }}
-          </button>
+            {{ step.strain_level ? t('step-list-anneal-before-or-change') : t('step-list-change-this-step') }}
+          </v-btn>
           <template v-if="changing">
             <OfferLine v-for="choice in offers ?? []" :key="choice.label" :choice="choice" @choose="choose" />
             <p v-if="!offers" class="quiet" role="status">{{ t('step-list-checking-what-would-change') }}</p>

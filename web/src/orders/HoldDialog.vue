@@ -3,10 +3,11 @@ import { t } from '../text'
 import { computed, ref, watch } from 'vue'
 import type { AgendaSession, BatchRun, ScheduleChange, SessionStep } from '../api/client'
 import { refused, useForm, useOpen } from '../shared/form'
+import PaperChoice from '../shared/PaperChoice.vue'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
 import { countOf } from '../shared/typing'
-import { dayOf } from './words'
+import { dayOf } from '../shared/dates'
 
 /** Holds a step in a later session, or parts it between two. */
 const held = defineModel<{ run: BatchRun; work: SessionStep; part: boolean } | null>({ required: true })
@@ -82,20 +83,11 @@ const submit = () =>
       figures
       autofocus
     />
-    <label class="from">
-      {{ held?.part ? t('hold-dialog-others-not-before') : t('hold-dialog-not-before-3') }}
-      <select v-model="from" class="word" data-test="hold-from">
-        <option v-for="one in later" :key="one.from" :value="one.from">
-          {{ dayOf(one.day) }}, {{ one.clock }}
-        </option>
-      </select>
-    </label>
+    <PaperChoice
+      v-model="from"
+      :label="held?.part ? t('hold-dialog-others-not-before') : t('hold-dialog-not-before-3')"
+      :choices="later.map((one) => ({ word: one.from, label: `${dayOf(one.day)}, ${one.clock}` }))"
+      data-test="hold-from"
+    />
   </PaperDialog>
 </template>
-
-<style scoped>
-.from {
-  display: block;
-  min-height: 34px;
-}
-</style>

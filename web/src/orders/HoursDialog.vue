@@ -13,15 +13,15 @@ const emit = defineEmits<{ kept: [] }>()
 const settings = useSettings()
 const { faults, attempt } = useForm()
 type Day = NonNullable<Hours['weekly']>[number]['day']
-const days: Record<Day, string> = {
-  monday: t('hours-dialog-monday'),
-  tuesday: t('hours-dialog-tuesday'),
-  wednesday: t('hours-dialog-wednesday'),
-  thursday: t('hours-dialog-thursday'),
-  friday: t('hours-dialog-friday'),
-  saturday: t('hours-dialog-saturday'),
-  sunday: t('hours-dialog-sunday'),
-}
+const days: { word: Day; label: string }[] = [
+  { word: 'monday', label: t('hours-dialog-monday') },
+  { word: 'tuesday', label: t('hours-dialog-tuesday') },
+  { word: 'wednesday', label: t('hours-dialog-wednesday') },
+  { word: 'thursday', label: t('hours-dialog-thursday') },
+  { word: 'friday', label: t('hours-dialog-friday') },
+  { word: 'saturday', label: t('hours-dialog-saturday') },
+  { word: 'sunday', label: t('hours-dialog-sunday') },
+]
 
 const revision = ref(0)
 const weekly = ref<{ day: Day; from: string; to: string }[]>([])
@@ -94,9 +94,14 @@ const here = Intl.DateTimeFormat().resolvedOptions().timeZone
   >
     <h3>{{ t('hours-dialog-bench-hours-each-week') }}</h3>
     <div v-for="(one, i) in weekly" :key="i" class="time">
-      <select v-model="one.day" class="word" :aria-label="t('hours-dialog-day-session', { i: i + 1 })">
-        <option v-for="(named, day) in days" :key="day" :value="day">{{ named }}</option>
-      </select>
+      <v-select
+        v-model="one.day"
+        class="day"
+        :items="days"
+        item-value="word"
+        item-title="label"
+        :aria-label="t('hours-dialog-day-session', { i: i + 1 })"
+      />
       <PaperField
         v-model="one.from"
         :name="`hours.weekly[${i}].from`"
@@ -156,7 +161,7 @@ h3 {
 
 .time {
   display: grid;
-  grid-template-columns: 120px 1fr 1fr auto;
+  grid-template-columns: 150px 1fr 1fr auto;
   gap: 0 12px;
   margin-bottom: 8px;
   align-items: center;

@@ -123,13 +123,7 @@ const many = computed(() => bags.value?.length ?? 0)
         figures
       />
     </div>
-    <button
-      type="button"
-      class="plain toggle"
-      :aria-pressed="sizes"
-      data-test="sizes"
-      @click="sizes = !sizes"
-    >
+    <v-btn class="toggle" :aria-pressed="sizes" data-test="sizes" @click="sizes = !sizes">
       {{
         t('labels-dialog-sizes-mm-on-sheet', {
           widthmm: texts.width_mm,
@@ -138,7 +132,7 @@ const many = computed(() => bags.value?.length ?? 0)
           rowsn: texts.rows_n,
         })
       }}
-    </button>
+    </v-btn>
     <div v-show="sizes" class="two">
       <PaperField
         v-for="[key, label] in fields"

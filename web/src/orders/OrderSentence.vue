@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordSelect from '../shared/WordSelect.vue'
 import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { refDebounced, useSessionStorage } from '@vueuse/core'
@@ -144,6 +145,10 @@ async function take() {
 }
 
 const wrong = computed(() => (field: string) => faults.value.some((fault) => fault.field === field))
+const inWires = computed(() => [
+  { word: '', label: t('order-sentence-its-own-wire') },
+  ...[...wires.value.keys()].map((shown) => ({ word: shown, label: shown })),
+])
 </script>
 
 <template>
@@ -182,15 +187,12 @@ const wrong = computed(() => (field: string) => faults.value.some((fault) => fau
         kept-only
         @update:model-value="chose(line, $event)"
       />{{ t('order-sentence-in')
-      }}<select
+      }}<WordSelect
         v-model="line.wire"
-        class="word"
+        :choices="inWires"
         :aria-label="t('order-sentence-wire')"
         data-test="order-wire"
-      >
-        <option value="">{{ t('order-sentence-its-own-wire') }}</option>
-        <option v-for="shown in wires.keys()" :key="shown" :value="shown">{{ shown }}</option></select
-      >{{ t('order-sentence-with')
+      />{{ t('order-sentence-with')
       }}<input
         v-model="line.spares"
         class="word tiny"

@@ -3,7 +3,6 @@ import { t } from '../text'
 import HelpLink from '../shared/HelpLink.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { nextTick, ref, watch } from 'vue'
-import { useRouter } from 'vue-router'
 import { api, data, type OrderRow } from '../api/client'
 import MoreMenu from '../shared/MoreMenu.vue'
 import { useOpenedByAddress, useTickInAddress } from '../shared/address'
@@ -11,12 +10,13 @@ import { useNotice } from '../shared/notice'
 import { vOneStop } from '../shared/oneStop'
 import CountDialog from './CountDialog.vue'
 import OrderDialog from './OrderDialog.vue'
+import OrderLine from './OrderLine.vue'
 import OrderSentence from './OrderSentence.vue'
-import { dayOf, dueIn } from './words'
-import { countIn } from '../shared/piece'
+import { useOrderActs } from './acts'
+import { dueIn } from './words'
+import { dayOf } from '../shared/dates'
 
 /** What is ordered, how far each line is, and the next thing to do about it. */
-const router = useRouter()
 const notice = useNotice()
 const queries = useQueryClient()
 const refresh = () => queries.invalidateQueries()
@@ -71,74 +71,8 @@ const changing = ref<OrderRow | null>(null)
 /** What is handed over, once it is said how many. */
 const handing = ref<{ order: OrderRow; line: number; most: number } | null>(null)
 
-async function attempt(work: () => Promise<unknown>) {
-  try {
-    await work()
-  } catch (thrown) {
-    notice.fail(thrown)
-  }
-  await refresh()
-}
-
-const beginning = ref(false)
-async function begin(order: OrderRow, line: number) {
-  if (beginning.value) return
-  beginning.value = true
-  await attempt(async () => {
-    const { entry, undo } = await data(
-      api.POST('/api/orders/{id}/lines/{line}/begin', {
-        params: { path: { id: order.id, line } },
-        body: {},
-      }),
-    )
-    notice.did(t('orders-view-started', { name: entry.name }), undo, refresh)
-    await router.push(`/bench/${entry.id}`)
-  })
-  beginning.value = false
-}
-
-async function handOver(n: number, even_if_set_aside: boolean) {
-  const { order, line } = handing.value!
-  const body = { revision: order.revision, line, n, even_if_set_aside }
-  const path = { id: order.id }
-  const { undo } = await data(api.POST('/api/orders/{id}/hand-over', { params: { path }, body }))
-  notice.did(t('orders-view-handed-over', { n, name: order.record.lines[line]!.name }), undo, refresh)
-  await refresh()
-}
-
-/** All of an order at once; one line has its own button. */
-const handOverAll = (order: OrderRow) =>
-  attempt(async () => {
-    const params = { path: { id: order.id }, query: { revision: order.revision } }
-    const { undo } = await data(api.POST('/api/orders/{id}/hand-over-all', { params }))
-    notice.did(t('orders-view-handed-over-all', { forwhom: order.for_whom }), undo, refresh)
-  })
+const { begin, handOver, handOverAll, putAway, again } = useOrderActs(refresh)
 const severalInBags = (order: OrderRow) => order.lines.filter((line) => line.in_bags_n > 0).length > 1
-
-const putAway = ({ id, revision, name }: { id: number; revision: number; name: string }, archived: boolean) =>
-  attempt(async () => {
-    const body = { revision, archived }
-    const { undo } = await data(api.POST('/api/orders/{id}/archive', { params: { path: { id } }, body }))
-    notice.did(
-      archived ? t('orders-view-closed-it', { name }) : t('orders-view-reopened-it', { name }),
-      undo,
-      refresh,
-    )
-  })
-
-/** The same once more: a new order for the same, due no day. */
-const again = (order: OrderRow) =>
-  attempt(async () => {
-    const lines = order.record.lines.map(({ name, piece, spares_percent }) => ({
-      name,
-      piece,
-      spares_percent,
-      pieces_n: countIn(piece),
-    }))
-    const body = { customer: order.record.customer, note: order.record.note, lines }
-    const { undo } = await data(api.POST('/api/orders', { body }))
-    notice.did(t('orders-view-ordered-again-for', { forwhom: order.for_whom }), undo, refresh)
-  })
 
 const acts = (order: OrderRow) => [
   { label: t('orders-view-change'), test: 'change-order', act: () => (changing.value = order) },
@@ -155,20 +89,6 @@ const states = {
 /** What is for stock is handed to nobody. */
 const stateOf = (order: OrderRow) =>
   order.state === 'ready' && !order.record.customer ? t('orders-view-in-stock') : states[order.state]
-
-/** What covers a line, in words; what is none of it is left out. */
-const coverOf = (line: OrderRow['lines'][number], handed: number) =>
-  [
-    [handed, t('orders-view-handed-over-2')],
-    [line.in_bags_n, t('orders-view-in-bags')],
-    [line.under_way_n, t('orders-view-in-progress')],
-    [line.to_make_n, t('orders-view-make')],
-  ]
-    .filter(([n]) => n)
-    .map(([n, words]) => `${n} ${words}`)
-    .join(' · ')
-const share = (order: OrderRow, i: number, n: number) =>
-  `${(100 * n) / Math.max(1, order.lines[i]!.to_deliver_n + (order.record.lines[i]!.handed_n ?? 0))}%`
 </script>
 
 <template>
@@ -207,50 +127,21 @@ const share = (order: OrderRow, i: number, n: number) =>
         <router-link to="/wire">{{ t('orders-view-wire-stock') }}</router-link>
       </p>
       <p v-if="order.record.note" class="quiet note">{{ order.record.note }}</p>
-      <div v-for="(line, i) in order.lines" :key="i" class="line" data-test="order-line">
-        <div class="what">
-          <strong>{{ line.wanted }}</strong> {{ order.record.lines[i]!.name }}
-          <span class="quiet sentence">{{ line.text }}</span>
-        </div>
-        <div class="cover">
-          <div class="bar" aria-hidden="true">
-            <i class="over" :style="{ width: share(order, i, order.record.lines[i]!.handed_n ?? 0) }" />
-            <i class="bags" :style="{ width: share(order, i, line.in_bags_n) }" />
-            <i class="way" :style="{ width: share(order, i, line.under_way_n) }" />
-          </div>
-          <span data-test="covered">{{ coverOf(line, order.record.lines[i]!.handed_n ?? 0) }}</span>
-        </div>
-        <div class="acts">
-          <v-btn
-            v-if="line.to_make_n"
-            color="primary"
-            variant="flat"
-            data-test="begin-line"
-            @click="begin(order, i)"
-            >{{ t('orders-view-start-batch', { tomaken: line.to_make_n }) }}</v-btn
-          >
-          <v-btn
-            v-if="line.in_bags_n && order.record.customer"
-            :color="line.to_make_n ? undefined : 'primary'"
-            :variant="line.to_make_n ? 'outlined' : 'flat'"
-            data-test="hand-over"
-            @click="handing = { order, line: i, most: line.in_bags_n }"
-            >{{ t('orders-view-hand-over') }}</v-btn
-          >
-        </div>
-      </div>
+      <OrderLine
+        v-for="(line, i) in order.lines"
+        :key="i"
+        :ordered="order.record.lines[i]!"
+        :line="line"
+        :for-stock="!order.record.customer"
+        @begin="begin(order, i)"
+        @hand-over="handing = { order, line: i, most: line.in_bags_n }"
+      />
     </li>
   </ul>
   <p class="after">
-    <button
-      type="button"
-      class="plain toggle"
-      :aria-pressed="away"
-      data-test="past-orders"
-      @click="away = !away"
-    >
+    <v-btn class="toggle" :aria-pressed="away" data-test="past-orders" @click="away = !away">
       {{ t('orders-view-closed-orders') }}
-    </button>
+    </v-btn>
     <router-link v-if="orders?.length" to="/wire/cutting-plan">{{
       t('orders-view-cutting-plan-for-all-open')
     }}</router-link>
@@ -272,7 +163,7 @@ const share = (order: OrderRow, i: number, n: number) =>
     :start="handing ? String(handing.most) : ''"
     :does="t('orders-view-hand-over')"
     :anyway="{ field: 'even_if_set_aside', label: t('orders-view-take-set-aside') }"
-    :work="handOver"
+    :work="(n, anyway) => handOver(handing!.order, handing!.line, n, anyway)"
     @close="handing = null"
   />
 </template>
@@ -306,50 +197,6 @@ const share = (order: OrderRow, i: number, n: number) =>
   margin: 2px 0;
 }
 
-.line {
-  display: grid;
-  grid-template-columns: minmax(0, 5fr) minmax(220px, 4fr) minmax(230px, auto);
-  align-items: center;
-  gap: 4px 28px;
-  padding: 6px 0;
-}
-
-.sentence {
-  display: block;
-  line-height: 1.25;
-}
-
-.bar {
-  display: flex;
-  height: 7px;
-  border-radius: 4px;
-  overflow: hidden;
-  background: rgb(var(--v-theme-hairline));
-}
-
-.bar i {
-  display: block;
-}
-
-.over {
-  background: rgb(var(--v-theme-quiet));
-}
-
-.bags {
-  background: rgb(var(--v-theme-primary));
-}
-
-.way {
-  background: repeating-linear-gradient(-45deg, rgb(var(--v-theme-primary)) 0 4px, transparent 4px 8px);
-}
-
-.acts {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: flex-end;
-  gap: 8px;
-}
-
 .after a {
   display: inline-block;
   min-height: 28px;
@@ -371,15 +218,5 @@ const share = (order: OrderRow, i: number, n: number) =>
   align-items: center;
   justify-content: space-between;
   min-height: 44px;
-}
-
-@media (max-width: 760px) {
-  .line {
-    grid-template-columns: minmax(0, 1fr);
-  }
-
-  .acts {
-    justify-content: flex-start;
-  }
 }
 </style>

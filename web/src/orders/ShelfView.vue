@@ -3,27 +3,26 @@ import { t } from '../text'
 import HelpLink from '../shared/HelpLink.vue'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { refDebounced } from '@vueuse/core'
-import { computed, ref, shallowRef } from 'vue'
-import { useRouter } from 'vue-router'
+import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { api, data, type BagRow } from '../api/client'
 import PieceSketch from '../drawing/PieceSketch.vue'
-import PiecePicker from '../rack/PiecePicker.vue'
 import { useFilterInAddress } from '../shared/address'
-import type { ChosenPiece } from '../shared/asked'
 import MoreMenu from '../shared/MoreMenu.vue'
 import { useNotice } from '../shared/notice'
 import { vOneStop } from '../shared/oneStop'
 import { thumbnailsOf } from '../shared/thumbnails'
+import AddBag from './AddBag.vue'
 import BagDialog from './BagDialog.vue'
 import CountDialog from './CountDialog.vue'
 import LabelsDialog from './LabelsDialog.vue'
 import MatchDialog from './MatchDialog.vue'
-import { dayOf } from './words'
-import { countOf } from '../shared/typing'
+import { dayOf } from '../shared/dates'
 import { countIn } from '../shared/piece'
 
 /** What lies in bags, where, and how many; taken out, put back, counted, labelled, made again. */
 const router = useRouter()
+const route = useRoute()
 const notice = useNotice()
 const queries = useQueryClient()
 const refresh = () => queries.invalidateQueries()
@@ -81,7 +80,8 @@ async function putAway(row: BagRow) {
   await refresh()
 }
 
-const matching = ref(false)
+// Who asked for it finds it open.
+const matching = ref(!!route.query.match)
 const changing = ref<BagRow | null>(null)
 const ticked = ref<number[]>([])
 const labelling = ref<number[] | null>(null)
@@ -101,60 +101,11 @@ const acts = (row: BagRow) => [
   { label: t('shelf-view-remove-from-stock'), test: 'off-the-shelf', act: () => void putAway(row) },
 ]
 
-/** A bag that was filled before this program knew of it. */
-const piece = shallowRef<ChosenPiece | null>(null)
-const count = ref('')
-const place = ref('')
-const fault = ref('')
-async function add() {
-  const pieces_n = countOf(count.value)
-  fault.value = !piece.value?.entry
-    ? t('shelf-view-choose-saved-piece-in')
-    : pieces_n
-      ? ''
-      : t('shelf-view-not-number-pieces-enter-1', { count: count.value })
-  if (fault.value) return
-  try {
-    const body = { entry: piece.value!.entry!, pieces_n: pieces_n!, place: place.value.trim() }
-    const { entry, undo } = await data(api.POST('/api/bags', { body }))
-    notice.did(t('shelf-view-added-finished-stock', { name: entry.name }), undo, refresh)
-    count.value = place.value = ''
-    await refresh()
-  } catch (thrown) {
-    fault.value = thrown instanceof Error ? thrown.message : String(thrown)
-  }
-}
 const all = computed(() => bags.value?.entries ?? [])
 </script>
 
 <template>
-  <form class="serif sentence" data-test="lay-bag" @submit.prevent="add">
-    {{ t('shelf-view-there')
-    }}<input
-      v-model="count"
-      class="word short"
-      inputmode="numeric"
-      :placeholder="t('shelf-view-how-many')"
-      :aria-label="t('shelf-view-how-many-2')"
-      data-test="bag-count"
-    />{{ t('shelf-view-of') }}<PiecePicker v-model="piece" :label="t('shelf-view-saved-piece')" kept-only />{{
-      t('shelf-view-in')
-    }}<input
-      v-model="place"
-      class="word short"
-      :placeholder="t('shelf-view-which-drawer')"
-      :aria-label="t('shelf-view-where')"
-      maxlength="80"
-      data-test="bag-place"
-    />.
-    <v-btn type="submit" variant="flat" color="primary" :disabled="!piece" data-test="add-bag">{{
-      t('shelf-view-add-finished-stock')
-    }}</v-btn>
-    <v-btn variant="text" class="match" data-test="match-lost" @click="matching = true">{{
-      t('shelf-view-match-lost-piece')
-    }}</v-btn>
-    <span v-if="fault" class="stop fault" role="alert">{{ fault }}</span>
-  </form>
+  <AddBag @added="refresh" @match="matching = true" />
   <div v-if="all.length || find" class="bar no-print">
     <v-text-field
       v-model="find"
@@ -235,25 +186,6 @@ const all = computed(() => bags.value?.entries ?? [])
 </template>
 
 <style scoped>
-.sentence {
-  font-size: 1.3rem;
-  line-height: 2;
-  margin: 0 0 10px;
-}
-
-.word {
-  min-height: 34px;
-}
-
-.short {
-  min-width: 5em;
-}
-
-.fault {
-  display: block;
-  font: 1.05rem/1.3 var(--sans);
-}
-
 .bar {
   display: flex;
   flex-wrap: wrap;

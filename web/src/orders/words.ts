@@ -1,4 +1,6 @@
+import type { BatchRun } from '../api/client'
 import { t } from '../text'
+
 /** When an order is due, as one says it. */
 export function dueIn(days: number | undefined | null): string {
   if (days === undefined || days === null) return t('words-no-due-date')
@@ -8,9 +10,5 @@ export function dueIn(days: number | undefined | null): string {
   return days === 1 ? t('words-due-tomorrow') : t('words-due-in-days', { days })
 }
 
-/** A day as people write it: `Tue 3 March`, with its year where it is not this one. */
-export function dayOf(date: string) {
-  const day = new Date(`${date}T12:00`)
-  const year = day.getFullYear() === new Date().getFullYear() ? undefined : 'numeric'
-  return day.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year })
-}
+/** Where work of the schedule stands: its batch at the bench, or the orders it is not begun for. */
+export const linkOf = ({ of }: { of: BatchRun['of'] }) => ('batch' in of ? `/bench/${of.batch}` : '/orders')

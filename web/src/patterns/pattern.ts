@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { api, data, type PatternRequest, type PatternSheet, type PatternWorked } from '../api/client'
-import { desk, type Choice } from '../desk/desk'
+import { desk } from '../desk/desk'
+import type { Choice } from '../desk/types'
 
 /** The finding in the drawing room. */
 export const usePattern = defineStore('pattern', () =>

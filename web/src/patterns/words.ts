@@ -1,6 +1,6 @@
 import { t } from '../text'
 import type { PatternKind } from '../api/client'
-import type { Word } from '../desk/desk'
+import type { Word } from '../desk/types'
 
 const common: Record<string, Word> = {
   pieces: { title: t('words-how-many'), hint: t('words-count') },

@@ -3,10 +3,11 @@ import { t } from '../text'
 import { useDebounceFn } from '@vueuse/core'
 import { onMounted, ref, watch } from 'vue'
 import { api, data, faultsOf, type Candidate, type RingRequest } from '../api/client'
-import type { MoreOfWord } from '../desk/desk'
+import type { MoreOfWord } from '../desk/types'
 import { useAmounts } from '../shared/amounts'
 import PaperField from '../shared/PaperField.vue'
 import { usePlan } from './plan'
+import MenuLine from '../shared/MenuLine.vue'
 
 /** What else the words of a ring plan offer: a count from a supply, rods ranked for a ring. */
 const props = defineProps<MoreOfWord<RingRequest>>()
@@ -83,11 +84,10 @@ onMounted(rank)
       {{ t('ring-word-more-ideal-rod') }}<b>{{ acrossNumber(ideal) }} {{ acrossUnit }}</b
       >{{ t('ring-word-more-your-closest-rods') }}
     </p>
-    <button
+    <MenuLine
       v-for="candidate in candidates"
       :key="candidate.label"
-      type="button"
-      class="plain menu-line choice"
+      class="choice"
       data-test="candidate"
       @click="choose({ ...from, mandrel: candidate.mandrel, wish: plan.draft?.wish })"
     >
@@ -101,7 +101,7 @@ onMounted(rank)
           })
         }}
       </span>
-    </button>
+    </MenuLine>
     <p v-if="!candidates.length" class="quiet">
       {{ t('ring-word-more-you-have-no-rod-this')
       }}<router-link to="/tools">{{ t('ring-word-more-tools') }}</router-link

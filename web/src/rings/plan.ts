@@ -1,7 +1,8 @@
 import { t } from '../text'
 import { defineStore } from 'pinia'
 import { api, data, type RingRequest, type Sheet, type Slot, type Worked } from '../api/client'
-import { desk, type Choice } from '../desk/desk'
+import { desk } from '../desk/desk'
+import type { Choice } from '../desk/types'
 
 /** The ring plan being worked on. */
 export const usePlan = defineStore('plan', () =>

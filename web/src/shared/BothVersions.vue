@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { momentOf } from './dates'
 import { t } from '../text'
 /** What was changed here and elsewhere at once, side by side: nothing is written over unseen. */
 defineProps<{
@@ -10,15 +11,12 @@ defineProps<{
   at: string
 }>()
 const emit = defineEmits<{ mine: []; theirs: [] }>()
-
-const when = (text: string) =>
-  new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 </script>
 
 <template>
   <div class="both" role="alert" data-test="conflict">
     <p class="stop">
-      {{ t('both-versions-someone-else-changed-this-since', { at: when(at) }) }}
+      {{ t('both-versions-someone-else-changed-this-since', { at: momentOf(at) }) }}
     </p>
     <section>
       <h3>{{ t('both-versions-yours') }}</h3>

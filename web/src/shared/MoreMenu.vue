@@ -2,6 +2,7 @@
 import { t } from '../text'
 import { mdiDotsHorizontal } from '@mdi/js'
 import { vOneStop } from './oneStop'
+import MenuLine from './MenuLine.vue'
 
 /** What else can be done with a row of a list. */
 export interface Act {
@@ -31,16 +32,9 @@ defineProps<{
       />
     </template>
     <div v-one-stop="'.menu-line'" class="popover">
-      <button
-        v-for="{ label, test, act } in acts"
-        :key="test"
-        type="button"
-        class="plain menu-line"
-        :data-test="test"
-        @click="act"
-      >
+      <MenuLine v-for="{ label, test, act } in acts" :key="test" :data-test="test" @click="act">
         {{ label }}
-      </button>
+      </MenuLine>
     </div>
   </v-menu>
 </template>

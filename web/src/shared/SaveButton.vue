@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { download } from './download'
 import { useNotice } from './notice'
+import MenuLine from './MenuLine.vue'
 
 /** A button, or a line of a menu, that saves a file of the server. */
 const props = defineProps<{
@@ -20,6 +21,6 @@ async function take() {
 </script>
 
 <template>
-  <button v-if="line" type="button" class="plain menu-line" @click="take"><slot /></button>
+  <MenuLine v-if="line" @click="take"><slot /></MenuLine>
   <v-btn v-else :disabled="busy" @click="take"><slot /></v-btn>
 </template>

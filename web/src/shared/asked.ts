@@ -9,6 +9,8 @@ export interface ChosenPiece {
   purpose: Piece
   /** The number it is kept under. */
   entry?: number
+  /** The batch it is or was made in, where it is chosen as that. */
+  batch?: number
   pieces_n: number
 }
 

@@ -91,6 +91,15 @@ main.coming > * {
   visibility: hidden;
 }
 
+/* Its fields are cut away rather than hidden: what is hidden cannot have the keys, and they go there already. */
+main.coming {
+  clip-path: inset(0 0 100%);
+}
+
+main.coming :deep(:is(input, textarea, button, [tabindex])) {
+  visibility: visible;
+}
+
 /* Room for the doors at the foot of a phone. */
 @media (max-width: 600px) {
   :deep(.v-application__wrap) {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { momentOf } from '../shared/dates'
 import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed, ref, useTemplateRef } from 'vue'
@@ -20,7 +21,7 @@ const whys: Record<string, string> = {
 const shown = computed(() =>
   (copies.value ?? []).slice(0, 8).map((copy) => ({
     name: copy.name,
-    text: `${new Date(copy.made_at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}, ${whys[copy.why] ?? copy.why}, ${megabytes(copy.bytes)}`,
+    text: `${momentOf(copy.made_at)}, ${whys[copy.why] ?? copy.why}, ${megabytes(copy.bytes)}`,
   })),
 )
 const megabytes = (bytes: number) => `${Math.max(bytes / 1e6, 0.1).toFixed(1)} MB`

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { momentOf } from '../shared/dates'
 import { t } from '../text'
 import { useQuery, useQueryClient } from '@tanstack/vue-query'
 import { computed } from 'vue'
@@ -19,15 +20,13 @@ const { data: devices } = useQuery({
   // Somebody can sign in meanwhile, and when each was last used goes on.
   staleTime: 0,
 })
-const when = (at: string) =>
-  new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 const shown = computed(() =>
   (devices.value ?? []).map((device) => ({
     ...device,
     name: device.name || t('device-list-device-that-signed-in-before'),
     used: device.current
       ? t('device-list-this-device')
-      : t('device-list-last-used', { seenat: when(device.last_used_at) }),
+      : t('device-list-last-used', { seenat: momentOf(device.last_used_at) }),
   })),
 )
 

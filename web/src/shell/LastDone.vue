@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { momentOf } from '../shared/dates'
 import { t } from '../text'
 import { useQueryClient } from '@tanstack/vue-query'
 import { ref, watch } from 'vue'
@@ -40,23 +41,20 @@ async function takeBack({ batch, text: sentence }: WrittenBatch) {
   }
   await look()
 }
-
-const when = (text: string) =>
-  new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
 </script>
 
 <template>
   <footer class="last no-print">
     <span v-if="notice.last" data-test="last-done">
       {{ notice.last.text }}
-      <button type="button" class="plain act" data-test="undo-last" @click="notice.last.undo">
+      <v-btn class="act inline" data-test="undo-last" @click="notice.last.undo">
         {{ t('last-done-undo') }}
-      </button>
+      </v-btn>
     </span>
     <span v-else class="quiet">{{ t('last-done-what-you-save-change-record') }}</span>
-    <button type="button" class="plain act history" data-test="history" @click="open = true">
+    <v-btn class="act history inline" data-test="history" @click="open = true">
       {{ t('last-done-history') }}
-    </button>
+    </v-btn>
     <PaperDialog v-model="open" :title="t('last-done-history')" :width="620">
       <p class="quiet">
         {{ t('last-done-newest-first-later-changes-same') }}
@@ -65,7 +63,7 @@ const when = (text: string) =>
       <p v-else-if="!written.length">{{ t('last-done-nothing-recorded-yet') }}</p>
       <ol v-else v-one-stop class="done" data-test="written">
         <li v-for="one in written" :key="one.batch">
-          <span class="quiet when">{{ when(one.made_at) }}</span>
+          <span class="quiet when">{{ momentOf(one.made_at) }}</span>
           <span>{{ one.text }}</span>
           <v-btn
             size="small"

@@ -2,16 +2,11 @@
 import { t } from '../text'
 import { useQuery } from '@tanstack/vue-query'
 import { computed, ref } from 'vue'
-import { useRouter } from 'vue-router'
 import type { Answer, Piece } from '../api/client'
 import PieceSketch from '../drawing/PieceSketch.vue'
-import { useToDesk } from '../chains/toDesk'
-import { useAsked } from '../shared/asked'
-import { exportFile } from '../shared/download'
-import { useMakeNext } from '../shared/makeNext'
-import { useNotice } from '../shared/notice'
-import { countIn } from '../shared/piece'
 import { thumbnailsOf } from '../shared/thumbnails'
+import UnclearWords from './UnclearWords.vue'
+import { helps, useAnswered } from './answered'
 
 /** What a line was answered: the piece drawn, its one number large, and what can be done with it. */
 const { answer, text } = defineProps<{
@@ -25,25 +20,6 @@ const emit = defineEmits<{
   /** A word that was meant stands in the place of the one that was typed. */
   instead: [word: { from: number; to: number }, meant: string]
 }>()
-const router = useRouter()
-const notice = useNotice()
-const toTheDesk = useToDesk()
-const { asked } = useAsked()
-const { save, toldSaved, startBatch, order } = useMakeNext()
-
-/** The typed line cut where words were not understood. */
-const marked = computed(() => {
-  const letters = [...text]
-  const parts: { text: string; unclear: boolean }[] = []
-  let at = 0
-  for (const word of [...answer.unclear].sort((a, b) => a.from - b.from)) {
-    parts.push({ text: letters.slice(at, word.from).join(''), unclear: false })
-    parts.push({ text: letters.slice(word.from, word.to).join(''), unclear: true })
-    at = word.to
-  }
-  parts.push({ text: letters.slice(at).join(''), unclear: false })
-  return parts
-})
 
 /** The piece that was understood. Several rings of a finding are a coil: its plan is what counts. */
 const piece = computed<Piece | null>(() => {
@@ -70,8 +46,6 @@ const opens = {
   match: t('ask-line-match-lost-piece'),
 }
 const opening = computed(() => opens[answer.opens ?? 'rings'])
-/** Views that need no piece. */
-const helps: Partial<Record<string, string>> = { fix: '/measure/fix', match: '/orders/stock' }
 /** What is compared or priced is not made yet. */
 const makes = computed(() => piece.value && !['which-wire', 'cost'].includes(answer.opens ?? ''))
 
@@ -80,110 +54,21 @@ const FEW = 2
 const all = ref(false)
 const assumed = computed(() => (all.value ? answer.assumed : answer.assumed.slice(0, FEW)))
 
-const busy = ref(false)
-/** However often it is pressed, it is done once. */
-async function attempt(work: () => Promise<unknown>) {
-  if (busy.value) return
-  busy.value = true
-  try {
-    await work()
-  } catch (thrown) {
-    notice.fail(thrown)
-  } finally {
-    busy.value = false
-  }
-}
-
-/** Goes where the answer is, and leaves the line. */
-function go(path: string) {
-  emit('leave')
-  return router.push(path)
-}
-
-function toDesk(of: Piece) {
-  emit('leave')
-  return attempt(() => toTheDesk(of))
-}
-
-/** Does what Enter does: opens what was asked for. */
-function use() {
-  const help = helps[answer.opens ?? '']
-  if (help) return go(help)
-  if (!piece.value) return answer.found?.length ? go(answer.found[0]!.path) : undefined
-  if (answer.opens !== 'which-wire' && answer.opens !== 'cost') return toDesk(piece.value)
-  asked.value = {
-    key: 'asked',
-    name: answer.name,
-    purpose: piece.value,
-    pieces_n: countIn(piece.value),
-  }
-  return go(answer.opens === 'cost' ? '/wire/cost' : '/wire/choose')
-}
+const { use, toDesk, go, next, keep, print, isSaved, startBatch, order } = useAnswered(
+  () => answer,
+  piece,
+  () => emit('leave'),
+)
 defineExpose({ use })
-
-/** The piece that was saved from here, and as what: a second press does not save it twice. */
-const saved = ref<{ as: string; id: number } | null>(null)
-const isSaved = computed(() => saved.value?.as === JSON.stringify(piece.value))
-
-async function saveOnce() {
-  if (isSaved.value) return { id: saved.value!.id }
-  const as = JSON.stringify(piece.value)
-  const { id, undo } = await save(piece.value!, answer.name)
-  saved.value = { as, id }
-  return { id, undo }
-}
-
-const keep = () =>
-  attempt(async () => {
-    const { undo } = await saveOnce()
-    if (undo !== undefined) toldSaved(answer.name, undo, () => (saved.value = null))
-  })
-
-/** Saves it and goes on with it. */
-const next = (work: (entry: number, n: number) => Promise<unknown>) =>
-  attempt(async () => {
-    const of = piece.value!
-    const { id } = await saveOnce()
-    emit('leave')
-    await work(id, countIn(of))
-  })
-
-function print() {
-  const of = piece.value!
-  const record = { name: answer.name, note: '' }
-  const sheet =
-    'rings' in of
-      ? exportFile('/api/rings/export/cut-sheet.pdf', { ...record, request: of.rings })
-      : 'chain' in of
-        ? exportFile('/api/chains/export/plan.pdf', { ...record, request: of.chain })
-        : exportFile('/api/findings/export/card-a5.pdf', { ...record, request: of.finding })
-  return attempt(() => sheet)
-}
 </script>
 
 <template>
-  <p v-if="answer.unclear.length" class="typed">
-    <template v-for="(part, i) in marked" :key="i"
-      ><mark v-if="part.unclear">{{ part.text }}</mark
-      ><template v-else>{{ part.text }}</template></template
-    >
-  </p>
-  <ul v-if="answer.unclear.length" class="stop">
-    <li v-for="word in answer.unclear" :key="word.from">
-      {{ word.why }}
-      <v-btn
-        v-for="meant in word.instead ?? []"
-        :key="meant"
-        size="small"
-        variant="outlined"
-        color="primary"
-        class="meant"
-        data-test="ask-instead"
-        @click="emit('instead', word, meant)"
-        >{{ meant }}</v-btn
-      >
-    </li>
-  </ul>
+  <UnclearWords
+    v-if="answer.unclear.length"
+    :unclear="answer.unclear"
+    :text="text"
+    @instead="(word, meant) => emit('instead', word, meant)"
+  />
   <p v-for="fault in answer.faults" :key="fault.message" class="stop">{{ fault.message }}</p>
   <div class="answer-text">
     <span v-if="sketch" class="face">
@@ -205,16 +90,15 @@ function print() {
         {{ t('ask-line-understood', { understood: answer.understood.join(' · ') }) }}
       </p>
       <p v-for="line in assumed" :key="line" class="quiet small">{{ line }}</p>
-      <button
+      <v-btn
         v-if="answer.assumed.length > FEW"
-        type="button"
-        class="plain small more"
+        class="small more inline"
         :aria-expanded="all"
         data-test="ask-assumed"
         @click="all = !all"
       >
         {{ all ? t('ask-answer-show-less') : t('ask-answer-show-more', { n: answer.assumed.length - FEW }) }}
-      </button>
+      </v-btn>
     </div>
   </div>
   <ul v-if="answer.makes.length" class="makes" data-test="makes">
@@ -261,10 +145,6 @@ function print() {
 <style scoped>
 p {
   margin: 0 0 8px;
-}
-
-.meant {
-  margin: 0 4px;
 }
 
 .answer-text {
@@ -356,12 +236,6 @@ ul {
 .makes button:hover,
 .makes button:focus-visible {
   color: rgb(var(--v-theme-primary));
-}
-
-mark {
-  background: none;
-  color: rgb(var(--v-theme-error));
-  text-decoration: underline wavy;
 }
 
 @media (max-width: 560px) {

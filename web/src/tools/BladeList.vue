@@ -110,9 +110,9 @@ async function note({ id, revision, record }: BladeEntry, text: string) {
                 @blur="note(row.own, ($event.target as HTMLInputElement).value)"
                 @vue:mounted="({ el }: { el: HTMLInputElement }) => el.focus()"
               />
-              <button v-else type="button" class="plain quiet add" @click="noting = row.own.id">
+              <v-btn v-else class="quiet add inline" @click="noting = row.own.id">
                 {{ row.own.record.note || t('blade-list-add-note') }}
-              </button>
+              </v-btn>
             </template>
           </td>
         </tr>

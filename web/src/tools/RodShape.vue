@@ -1,7 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { t } from '../text'
 import type { Mandrel } from '../api/client'
 
+const names: Record<NonNullable<Mandrel['shape']>, string> = {
+  round: t('rod-dialog-round'),
+  oval: t('rod-dialog-oval'),
+  square: t('rod-dialog-square'),
+  hexagon: t('rod-dialog-hexagon'),
+  octagon: t('rod-dialog-octagon'),
+}
 const props = defineProps<{ rod: Mandrel }>()
 
 /** The rod's own outline, seen on its end; the larger the rod, the larger it is drawn. */
@@ -20,7 +28,7 @@ function corners(n: number) {
 </script>
 
 <template>
-  <svg width="28" height="28" viewBox="0 0 28 28" role="img" :aria-label="rod.shape ?? 'round'">
+  <svg width="28" height="28" viewBox="0 0 28 28" role="img" :aria-label="names[rod.shape ?? 'round']">
     <ellipse v-if="rod.shape === 'oval'" cx="14" cy="14" :rx="size" :ry="short" />
     <polygon v-else-if="rod.shape === 'square'" :points="corners(4)" />
     <polygon v-else-if="rod.shape === 'hexagon'" :points="corners(6)" />

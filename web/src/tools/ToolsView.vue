@@ -19,6 +19,7 @@ import RodDialog from './RodDialog.vue'
 import RodShape from './RodShape.vue'
 import RowActs from './RowActs.vue'
 import { vOneStop } from '../shared/oneStop'
+import MenuLine from '../shared/MenuLine.vue'
 
 const queries = useQueryClient()
 const notice = useNotice()
@@ -130,16 +131,14 @@ const otherOf = ({ diameter_mm }: Mandrel) =>
           t('tools-view-add-rod')
         }}</v-btn>
         <PaperMenu :says="t('tools-view-add-standard-set')" test="start-sets">
-          <button
+          <MenuLine
             v-for="{ set, label: shown, rods_n } in sets ?? []"
             :key="set"
-            type="button"
-            class="plain menu-line"
             :data-set="set"
             @click="takeOver(set, shown)"
           >
             {{ shown }} <span class="quiet">{{ t('tools-view-rods-2', { rodsn: rods_n }) }}</span>
-          </button>
+          </MenuLine>
         </PaperMenu>
         <PaperField
           v-model="find"

@@ -8,7 +8,7 @@ use serde::Serialize;
 
 use super::ChainRequest;
 use super::geometry::RingDrawn;
-use super::weave::{Weave, name};
+use super::weave::{LinkSide, Weave, name};
 use crate::fault::{Fault, Faults};
 use crate::making::operations::gap_mm;
 use crate::words::length::{LengthUnit, caliper};
@@ -353,6 +353,12 @@ impl<'a> Building<'a> {
             }
             [] => told += text!("placing-close-lay-beside-others-its"),
             there => told += &text!("placing-pass-through-close", there = all_of(there)),
+        }
+        if let (Some(side), [_, _, ..]) = (self.weave.side, through) {
+            told += match side {
+                LinkSide::Same => text!("placing-both-from-same-side"),
+                LinkSide::Alternating => text!("placing-one-from-each-side"),
+            };
         }
         told
     }

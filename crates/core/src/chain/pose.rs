@@ -156,6 +156,19 @@ impl Pose {
         (self.rings[pair.ring], self.ring(weave, pair.other, pair.cells_along, pair.cells_across))
     }
 
+    /// Whether a pair is linked, or not, as the weave says, and from the side it says.
+    #[must_use]
+    pub fn is_woven(&self, weave: &Weave, pair: &Pair, (here, there): (&Torus, &Torus)) -> bool {
+        if here.linked(there) != pair.linked {
+            return false;
+        }
+        let of_itself = pair.linked && pair.ring == pair.other && pair.cells_along > 1;
+        let Some(side) = weave.side.filter(|_| of_itself) else { return true };
+        let next = here.goes_along(&self.ring(weave, pair.ring, 1, 0));
+        let this = here.goes_along(there);
+        next.is_none() || (this == next) == side.as_the_next(pair.cells_along)
+    }
+
     /// Looks at every pair that could leave less room than wire of thickness `reach` needs.
     ///
     /// ```
@@ -179,7 +192,7 @@ impl Pose {
             let (here, there) = self.both(weave, &pair);
             let needs = f64::midpoint(thickness[pair.ring], thickness[pair.other]);
             let mut room = here.clearance(&there, around) / needs;
-            if here.linked(&there) != pair.linked {
+            if !self.is_woven(weave, &pair, (&here, &there)) {
                 seen.wrong.push(pair);
                 room = 0.0;
             }

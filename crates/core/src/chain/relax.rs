@@ -180,7 +180,8 @@ impl<'a> Relaxing<'a> {
         let of_pair = |pair: &Pair| {
             let (here, there) = pose.both(self.weave, pair);
             let apart = here.clearance(&there, &self.around);
-            let side = if here.linked(&there) == pair.linked { apart } else { -apart };
+            let woven = pose.is_woven(self.weave, pair, (&here, &there));
+            let side = if woven { apart } else { -apart };
             (wire * self.needs(pair) - side).max(0.0)
         };
         let of_fold =
@@ -277,7 +278,7 @@ impl<'a> Relaxing<'a> {
         let mut touches = vec![];
         for pair in pose.pairs(self.weave, reach) {
             let (here, there) = pose.both(self.weave, &pair);
-            let wrong = here.linked(&there) != pair.linked;
+            let wrong = !pose.is_woven(self.weave, &pair, (&here, &there));
             if wrong && aim != Aim::Linked {
                 return None;
             }

@@ -19,7 +19,7 @@ const WIDEST: u32 = 6;
 /// use lorimant_core::chain::weaves::by_word;
 ///
 /// let strands = |word| strands_n(&by_word(word).unwrap().weave, 1);
-/// assert_eq!((strands("one-in-one"), strands("two-in-two"), strands("spiral")), (1, 2, 2));
+/// assert_eq!((strands("one-in-one"), strands("two-in-two"), strands("spiral-4-in-1")), (1, 2, 2));
 /// ```
 #[must_use]
 pub fn strands_n(weave: &Weave, across_n: u32) -> u32 {

@@ -136,6 +136,26 @@ impl Torus {
         self.through(other).is_some()
     }
 
+    /// Whether it goes through the disc of another along that one's axis, where both are followed the right-handed way round
+    /// their axes: the sign of their linking number. `None` where they are not linked.
+    ///
+    /// ```
+    /// use glam::DVec3;
+    /// use lorimant_core::chain::torus::Torus;
+    ///
+    /// let flat = Torus { center: DVec3::ZERO, axis: DVec3::Z, radius: 1.0 };
+    /// let upright = Torus { center: DVec3::X, axis: DVec3::Y, radius: 1.0 };
+    /// // Which is named first does not matter; turned over, one goes the other way.
+    /// let over = Torus { axis: -DVec3::Y, ..upright };
+    /// assert_eq!(upright.goes_along(&flat), flat.goes_along(&upright));
+    /// assert_eq!(over.goes_along(&flat), upright.goes_along(&flat).map(|along| !along));
+    /// ```
+    #[must_use]
+    pub fn goes_along(&self, disc: &Self) -> Option<bool> {
+        let at = self.through(disc)?;
+        Some(disc.axis.dot(self.axis.cross(at - self.center)) > 0.0)
+    }
+
     /// The angle of a point around it, radians, 0 to 2π, from the first of [`Torus::plane`].
     #[must_use]
     pub fn angle_of(&self, point: DVec3) -> f64 {

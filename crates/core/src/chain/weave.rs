@@ -27,6 +27,29 @@ pub struct Weave {
     /// Rings that hold a partner over more than half their turn, so that the chain does not unfold.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub folds: Vec<Fold>,
+    /// From which side a ring goes through its own copies of the cells ahead; from whichever if left out.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub side: Option<LinkSide>,
+}
+
+/// From which side a ring goes through its own copies of the next cell, the one after that and so on. Links alone do not
+/// tell: of one ring through the next two there are two chains, and the one that always goes the same way wants larger rings.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+#[serde(rename_all = "kebab-case")]
+pub enum LinkSide {
+    /// From the same side through all.
+    Same,
+    /// From one side through the next, from the other through the one after, in turn.
+    Alternating,
+}
+
+impl LinkSide {
+    /// Whether a ring goes through its copy so many cells on as it goes through the next.
+    #[must_use]
+    pub fn as_the_next(self, cells_along: i32) -> bool {
+        self == Self::Same || cells_along.rem_euclid(2) == 1
+    }
 }
 
 /// A ring goes through another. It is the same whichever is named first.
@@ -174,6 +197,7 @@ impl Weave {
     ///     links: vec![Link { ring: 0, through: 0, cells_along: 2, cells_across: 0 }],
     ///     repeats: Repeats::default(),
     ///     folds: vec![],
+    ///     side: None,
     /// };
     /// assert!(two.check().unwrap_err().0[0].message.contains("falls apart into 2 chains"));
     /// ```

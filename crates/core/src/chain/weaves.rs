@@ -2,7 +2,7 @@
 
 use std::sync::OnceLock;
 
-use super::weave::{Fold, Link, Repeats, RingAt, Weave};
+use super::weave::{Fold, Link, LinkSide, Repeats, RingAt, Weave};
 use lorimant_text::text;
 
 /// A weave of the trade.
@@ -37,6 +37,8 @@ pub fn all() -> &'static [Known] {
 /// ```
 #[must_use]
 pub fn by_word(word: &str) -> Option<&'static Known> {
+    // Chains that were saved before the two spirals were told apart are twists.
+    let word = if word == "spiral" { "three-strand-twist" } else { word };
     all().iter().find(|known| known.word == word)
 }
 
@@ -77,7 +79,13 @@ fn folded(pair: [usize; 2], over: [usize; 2], held_by: [usize; 2], cells_along: 
 
 fn weave(name: &str, rings: &[&str], links: Vec<Link>, goes_on: Repeats) -> Weave {
     let rings = rings.iter().map(|part| (*part).to_owned()).collect();
-    Weave { name: name.to_owned(), rings, links, repeats: goes_on, folds: vec![] }
+    Weave { name: name.to_owned(), rings, links, repeats: goes_on, folds: vec![], side: None }
+}
+
+/// Each ring through the next two, turned as it likes.
+fn spiral(name: &str, side: LinkSide) -> Weave {
+    let free = Repeats::Chain { turn_deg: None };
+    Weave { side: Some(side), ..weave(name, &[text!("weaves-ring")], each(&[0], &[0], &[1, 2]), free) }
 }
 
 fn written() -> Vec<Known> {
@@ -233,18 +241,25 @@ fn written() -> Vec<Known> {
             like: text!("weaves-as-four-in-one-but"),
         },
         Known {
-            word: "spiral",
-            // The links alternate in direction: a twist of three strands. What shops call the four-in-one spiral links
-            // always the same way and wants larger rings; it is another weave, which is not known here yet.
-            also: &["three strand twist", "three strand spiral", "spiral chain", "spiral three strands"],
-            weave: weave(
-                text!("weaves-three-strand-twist"),
-                &[text!("weaves-ring")],
-                each(&[0], &[0], &[1, 2]),
-                Repeats::Chain { turn_deg: None },
-            ),
+            word: "three-strand-twist",
+            also: &["three strand twist", "three strand spiral", "spiral three strands", "twist chain"],
+            weave: spiral(text!("weaves-three-strand-twist"), LinkSide::Alternating),
             usual: [3.2, 4.6],
-            like: text!("weaves-each-ring-through-next-two"),
+            like: text!("weaves-each-ring-through-next-two-either-side"),
+        },
+        Known {
+            word: "spiral-4-in-1",
+            also: &[
+                "four in one spiral",
+                "4 in 1 spiral",
+                "spiral four in one",
+                "spiral 4 in 1",
+                "spiral chain",
+                "spiral",
+            ],
+            weave: spiral(text!("weaves-four-in-one-spiral"), LinkSide::Same),
+            usual: [4.0, 5.2],
+            like: text!("weaves-each-ring-through-next-two-same-side"),
         },
     ]
 }

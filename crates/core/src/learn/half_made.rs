@@ -2,12 +2,13 @@
 
 use super::dimension::made_of;
 use crate::fault::{Fault, Faults};
+use crate::figure::Level;
 use crate::making::operations::Anneal;
 use crate::making::workpiece::ClosedBy;
 use crate::making::{Made, Operation, Step, Workpiece};
 use crate::pattern::PatternRequest;
 use crate::tool::workshop::Workshop;
-use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, strain_left_after};
+use crate::wire::strength::{strain_left_after, strain_level};
 use lorimant_text::text;
 
 /// A piece as far as it is made.
@@ -87,13 +88,13 @@ impl<'a> HalfMade<'a> {
                     self.flat_strain() + 2.0 * self.bend_strain(step),
                 )
         });
-        match share.fold(0.0, f64::max) {
-            share if share > CRACK_STRAIN => None,
-            share if share > WATCH_STRAIN => match Anneal::of(&self.request.wire, &self.workshop.gear) {
+        match strain_level(share.fold(0.0, f64::max)) {
+            Some(Level::Stop) => None,
+            Some(_) => match Anneal::of(&self.request.wire, &self.workshop.gear) {
                 Ok(_) => Some(text!("half-made-anneal-once-straight-this-uses")),
                 Err(_) => Some(text!("half-made-this-uses-most-stretch-metal")),
             },
-            _ => Some(""),
+            None => Some(""),
         }
     }
 

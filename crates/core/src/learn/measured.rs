@@ -6,7 +6,8 @@ use serde::Serialize;
 
 use super::dimension::is_graded;
 use crate::tool::hand::HandSpread;
-use crate::words::length::{LengthUnit, caliper};
+use crate::words::length::LengthUnit;
+use crate::words::scale::caliper_reading;
 use crate::words::{listed, words};
 use lorimant_text::text;
 
@@ -94,7 +95,7 @@ impl ReadAtPlace {
     #[must_use]
     pub fn disagreement(&self, unit: LengthUnit) -> Option<String> {
         let shown = |values: &[f64]| {
-            let each: Vec<String> = values.iter().map(|mm| caliper(*mm, unit)).collect();
+            let each: Vec<String> = values.iter().map(|mm| caliper_reading(*mm, unit)).collect();
             listed(&each)
         };
         match (&self.agreeing[..], &self.odd[..]) {
@@ -103,7 +104,9 @@ impl ReadAtPlace {
                 Some(text!("measured-disagree-take-third-reading-see", odd = shown(odd)))
             }
             ([], odd) => Some(text!("measured-disagree-set-aside-those-that", odd = shown(odd))),
-            (_, [one]) => Some(text!("measured-doesnt-agree-with-others-isnt", one = caliper(*one, unit))),
+            (_, [one]) => {
+                Some(text!("measured-doesnt-agree-with-others-isnt", one = caliper_reading(*one, unit)))
+            }
             (_, odd) => Some(text!("measured-dont-agree-with-others-arent", odd = shown(odd))),
         }
     }

@@ -5,9 +5,10 @@ use serde::Serialize;
 
 use crate::fault::{Fault, Span};
 use crate::words::gauge::MM_PER_INCH;
-use crate::words::length::{Habits, LengthUnit, caliper, read as read_length};
+use crate::words::length::{Habits, LengthUnit, read as read_length};
 use crate::words::number::separated;
 use crate::words::quoted;
+use crate::words::scale::caliper_reading;
 use lorimant_text::{Text, text};
 
 /// Readings of the same thing this far apart are jumpy, mm.
@@ -150,11 +151,11 @@ pub fn steadied(readings: &[f64], unit: LengthUnit) -> Option<Steadied> {
     let mm = sorted[sorted.len() / 2];
     let (apart_mm, steady) = (most - least, most - least <= JUMPY_MM + 1e-9);
     let text = match steady {
-        true => text!("learn-reading-steady", mm = caliper(mm, unit)),
+        true => text!("learn-reading-steady", mm = caliper_reading(mm, unit)),
         false => text!(
             "learn-reading-jumps-between-hold-still-close",
-            least = caliper(least, unit),
-            most = caliper(most, unit)
+            least = caliper_reading(least, unit),
+            most = caliper_reading(most, unit)
         ),
     };
     Some(Steadied { mm, apart_mm, steady, text })

@@ -7,12 +7,13 @@ use super::operations::Anneal;
 use super::takes::{Lost, Takes, WireLost};
 use super::workpiece::Workpiece;
 use crate::fault::{Fault, Faults};
+use crate::figure::Level;
 use crate::tool::gear::Gear;
 use crate::tool::method::AnchorBy;
 use crate::tool::workshop::Workshop;
 use crate::wire::Wire;
 use crate::wire::bending::Bending;
-use crate::wire::strength::{self, CRACK_STRAIN, WATCH_STRAIN};
+use crate::wire::strength::{self, strain_level};
 use crate::words::length::LengthUnit;
 use crate::words::{capital, words};
 use lorimant_text::{fixed, text};
@@ -274,6 +275,9 @@ pub struct Step {
     /// How much of what its metal bears the wire has spent by then, in a sentence; nothing where none is spent.
     #[serde(skip_serializing_if = "String::is_empty")]
     pub strain_text: String,
+    /// How much attention its bending asks for, by what it takes of the strain that was left.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub strain_level: Option<Level>,
     /// What it takes.
     pub takes: Takes,
     /// The workpiece afterwards.
@@ -332,6 +336,7 @@ pub fn run(route: &[Box<dyn Perform + '_>], piece: Workpiece, bench: &Bench) -> 
         for stretch in &mut piece.stretches {
             stretch.spent_share = stretch.outer_strain / most;
         }
+        let strain_level = done.numbers.strain_used.and_then(strain_level);
         let mut takes = done.takes;
         takes.wire = done
             .lost
@@ -354,6 +359,7 @@ pub fn run(route: &[Box<dyn Perform + '_>], piece: Workpiece, bench: &Bench) -> 
             unfit: done.misfit.or(lacking),
             caution: done.caution,
             strain_text: spent(&piece),
+            strain_level,
             takes,
             workpiece: piece.clone(),
         });
@@ -411,15 +417,9 @@ fn spent(piece: &Workpiece) -> String {
 /// What is said where an operation spends much of what the metal has left.
 fn cracks(share: f64, bench: &Bench) -> Option<String> {
     let (metal, gear) = (capital(bench.wire.metal.shown()), &bench.workshop.gear);
-    if share > CRACK_STRAIN {
-        Some(text!("run-will-probably-crack-here-estimate", metal, wire = Anneal::advice(bench.wire, gear)))
-    } else if share > WATCH_STRAIN {
-        Some(text!(
-            "run-watch-for-cracks-this-uses",
-            share = fixed(share * 100.0, 0),
-            wire = Anneal::advice(bench.wire, gear)
-        ))
-    } else {
-        None
-    }
+    let wire = || Anneal::advice(bench.wire, gear);
+    strain_level(share).map(|level| match level {
+        Level::Stop => text!("run-will-probably-crack-here-estimate", metal, wire = wire()),
+        _ => text!("run-watch-for-cracks-this-uses", share = fixed(share * 100.0, 0), wire = wire()),
+    })
 }

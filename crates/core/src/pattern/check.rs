@@ -13,6 +13,7 @@ use crate::shape::contact::{apart_mm, segments_apart, through_itself};
 use crate::tool::gear::Gear;
 use crate::tool::workshop::Workshop;
 use crate::wire::metal::{Balls, Nickel};
+use crate::wire::strength::strain_level;
 use crate::words::capital;
 use crate::words::length::{LengthUnit, caliper, caliper_number, on_ruler, shown, thickness};
 use crate::words::words;
@@ -375,18 +376,13 @@ impl FinishedFinding<'_> {
         let name =
             self.formed.design.segments.get(worst).map_or(text!("segment-wire"), |segment| segment.what);
         let percent = shown(100.0 * share, 0);
-        let (level, sentence) = if share > crate::wire::strength::CRACK_STRAIN {
-            (
-                Some(Level::Stop),
-                text!("pattern-check-will-probably-crack-needs-stretch", name, percent, advice),
-            )
-        } else if share > crate::wire::strength::WATCH_STRAIN {
-            (
-                Some(Level::Watch),
-                text!("pattern-check-close-cracking-uses-stretch-metal", name, percent, advice),
-            )
-        } else {
-            (None, text!("pattern-check-tightest-bend-uses-stretch-metal", name, percent))
+        let level = strain_level(share);
+        let sentence = match level {
+            Some(Level::Stop) => {
+                text!("pattern-check-will-probably-crack-needs-stretch", name, percent, advice)
+            }
+            Some(_) => text!("pattern-check-close-cracking-uses-stretch-metal", name, percent, advice),
+            None => text!("pattern-check-tightest-bend-uses-stretch-metal", name, percent),
         };
         found.push(check(About::Strain, level, sentence, Some(worst)));
     }

@@ -14,7 +14,7 @@ use crate::making::{Operation, Step, Workpiece};
 use crate::shape::Course;
 use crate::shape::path::Path;
 use crate::shape::view::{self, Side};
-use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN};
+use crate::wire::strength::strain_level;
 use crate::words::length::{LengthUnit, caliper, inches, shown};
 use lorimant_text::text;
 
@@ -128,11 +128,7 @@ impl DrawnPiece {
             let middle = f64::midpoint(*from, *to) - workpiece.gone_mm();
             let there = workpiece.stretches.iter().find(|s| s.from_mm <= middle && middle <= s.to_mm);
             part.spent_share = there.map_or(0.0, |stretch| stretch.spent_share);
-            part.strain_level = match part.spent_share {
-                share if share > CRACK_STRAIN => Some(Level::Stop),
-                share if share > WATCH_STRAIN => Some(Level::Watch),
-                _ => None,
-            };
+            part.strain_level = strain_level(part.spent_share);
         }
     }
 }

@@ -5,13 +5,13 @@ use super::finished::{FinishedFinding, Gives};
 use super::form::FormedPiece;
 use super::measure::Measures;
 use super::spread::DimensionSpread;
-use crate::figure::{Figure, Level, Question, figure};
+use crate::figure::{Figure, Question, figure};
 use crate::making::Step;
 use crate::making::holds::Holds;
 use crate::making::wear::ought_to_bear;
 use crate::tool::hand::HandSpread;
 use crate::tool::workshop::Workshop;
-use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN, load_told, strain_left_after, weight_that_pulls};
+use crate::wire::strength::{load_told, strain_left_after, strain_level, weight_that_pulls};
 use crate::words::length::{
     LengthUnit, caliper_number, long_length, on_ruler, ruler_mark_mm, ruler_step_mm, shown,
 };
@@ -287,11 +287,7 @@ impl FinishedFinding<'_> {
             text!("pattern-figures-cracking-estimate-above-60-check"),
             text!("pattern-figures-handbook-fracture-strains"),
         );
-        tightest.level = match used {
-            u if u > CRACK_STRAIN => Some(Level::Stop),
-            u if u > WATCH_STRAIN => Some(Level::Watch),
-            _ => None,
-        };
+        tightest.level = strain_level(used);
         Some(tightest)
     }
 

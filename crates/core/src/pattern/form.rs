@@ -230,9 +230,25 @@ impl FormedPiece<'_> {
 }
 
 impl<'a> FormedPiece<'a> {
-    /// The same request laid otherwise than it was designed.
-    pub(super) fn laid_as(&self, design: Design) -> FormedPiece<'a> {
-        let path = self.request.progress(&design, &design.segments, false);
+    /// The same request laid otherwise than it was designed, with so much straight wire before each segment, mm, that the
+    /// design knows nothing of.
+    pub(super) fn laid_apart(&self, design: Design, apart_mm: &[f64]) -> FormedPiece<'a> {
+        let mut segments = vec![];
+        let mut places = vec![];
+        for (i, segment) in design.segments.iter().enumerate() {
+            if let Some(mm) = apart_mm.get(i).copied().filter(|mm| *mm > 0.0) {
+                segments.push(Segment { course: Course::straight(mm), flattened_mm: None, ..*segment });
+            }
+            places.push(segments.len());
+            segments.push(*segment);
+        }
+        let stands = (places.get(design.stands.0).copied().unwrap_or(0), design.stands.1);
+        let mut path = self.request.progress(&Design { stands, ..design.clone() }, &segments, false);
+        let own = places
+            .iter()
+            .enumerate()
+            .filter_map(|(index, at)| path.placed.get(*at).map(|placed| Placed { index, ..*placed }));
+        path.placed = own.collect();
         let wire_mm = design.segments.iter().map(|segment| segment.wire_mm(design.profile)).collect();
         FormedPiece {
             request: self.request,

@@ -8,11 +8,12 @@ use super::drawn::DrawnPiece;
 use super::finished::FinishedFinding;
 use super::form::FormedPiece;
 use super::mark::Mark;
+use super::slipped::middle_of;
 use super::{Kind, PatternRequest};
 use crate::drawing::Thumbnail;
 use crate::fault::{Fault, Faults};
 use crate::figure::Figure;
-use crate::making::Step;
+use crate::making::{Operation, Step};
 use crate::ring::RingRequest;
 use crate::shape::Course;
 use crate::shape::view::Side;
@@ -55,6 +56,19 @@ pub struct SegmentRow {
     pub becomes: Temper,
 }
 
+/// A wire that lies doubled for a while, folded in its middle.
+#[derive(Debug, Clone, Copy, PartialEq, Serialize)]
+#[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
+pub struct Doubled {
+    /// Far end of the fold, from the left flush end, mm: how long the doubled wire is.
+    pub to_mm: f64,
+    /// The step that folds it, from 1.
+    pub from_step_n: usize,
+    /// The step that parts its halves again, from 1; none where they stay together.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub parted_step_n: Option<usize>,
+}
+
 /// What follows from a request, in numbers. Lengths in mm.
 #[derive(Debug, Clone, PartialEq, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
@@ -73,6 +87,9 @@ pub struct PatternForm {
     pub segments: Vec<SegmentRow>,
     /// Marks from the left flush end, left to right; `forming_n` is their order of forming.
     pub marks: Vec<Mark>,
+    /// Where and when the wire lies doubled; none where it never does.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub doubled: Option<Doubled>,
     /// The route, operation by operation.
     pub steps: Vec<Step>,
     /// What closes, collides and fits.
@@ -125,6 +142,9 @@ pub struct PatternWorked {
     /// The ring plan that winds as many of it at once: none of what is no ring.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub wound_as: Option<RingRequest>,
+    /// Its marks as they are measured off, each with the end it is measured from where that is the right: `28 mm, 45.5 mm`;
+    /// empty where none is.
+    pub marks_text: String,
     /// Thickness of the wire in its bends, mm.
     pub thickness_mm: f64,
     /// Colour of the bare metal, `#rrggbb`.
@@ -156,6 +176,7 @@ impl FinishedFinding<'_> {
             blanks_n: formed.request.blanks_n(),
             segments: segments.collect(),
             marks: self.marks.clone(),
+            doubled: self.doubled(),
             steps: self.made.steps.clone(),
             checks: self.checks(workshop),
             mass_g: formed.request.wire.mass_g(blank.developed_mm),
@@ -166,6 +187,16 @@ impl FinishedFinding<'_> {
         }
     }
 
+    fn doubled(&self) -> Option<Doubled> {
+        let (fold, segment) = middle_of(&self.made)?;
+        let parts = |step: &&Step| step.operation == Operation::Part;
+        Some(Doubled {
+            to_mm: self.spans.get(segment)?.1,
+            from_step_n: fold + 1,
+            parted_step_n: self.made.steps.iter().find(parts).map(|step| step.step_n),
+        })
+    }
+
     fn worked_out(&self, workshop: &Workshop, extent: Extent) -> PatternWorked {
         let (unit, formed) = (workshop.habits.unit, &self.formed);
         let whole = extent == Extent::Whole;
@@ -173,6 +204,8 @@ impl FinishedFinding<'_> {
         if let Some(finished) = self.made.finished() {
             front.tint(finished, &self.spans);
         }
+        let form = self.in_numbers(workshop);
+        let marks: Vec<String> = measured(&form.marks).map(Mark::place_told).collect();
         PatternWorked {
             figures: self.figures(workshop),
             front,
@@ -181,7 +214,8 @@ impl FinishedFinding<'_> {
             wound_as: if whole { formed.request.as_coil(workshop) } else { None },
             thickness_mm: formed.design.profile.thickness_mm(),
             colour: formed.request.wire.metal.figures().colour.to_owned(),
-            form: self.in_numbers(workshop),
+            marks_text: marks.join(", "),
+            form,
         }
     }
 }

@@ -101,15 +101,15 @@ impl<'a> FormedPiece<'a> {
                 laying.bent(self, step, *i, &slips, middle);
             }
         }
-        laying.straights_between(slips.blank_mm);
+        let apart_mm = laying.straights_between(slips.blank_mm);
         laying.off_centre(slips.centre_mm, &design);
         (design.segments, design.profile) = (laying.segments, profile);
-        self.laid_as(design)
+        self.laid_apart(design, &apart_mm)
     }
 }
 
 /// The step, and the segment, at which a wire is folded in its middle, where something is done to both halves afterwards.
-fn middle_of(made: &Made) -> Option<(usize, usize)> {
+pub(super) fn middle_of(made: &Made) -> Option<(usize, usize)> {
     let halves =
         |step: &Step| step.numbers.doubled || matches!(step.numbers.from, Some(From::Fold | From::Parted));
     let (n, fold) = made.steps.iter().enumerate().find(|(_, step)| step.operation == Operation::Fold)?;
@@ -208,9 +208,11 @@ impl Laying {
     }
 
     /// Gives each straight what lies between its neighbours now: bends that begin elsewhere, or take more wire, leave it more
-    /// or less. Of several straights in a row the longest takes it; where two bends meet, nothing can.
-    fn straights_between(&mut self, blank_mm: f64) {
+    /// or less. Of several straights in a row the longest takes it. Where two bends should meet and do not, a little wire
+    /// stays straight between them: gives how much before each segment, mm. A bend begins no sooner than the last one ends.
+    fn straights_between(&mut self, blank_mm: f64) -> Vec<f64> {
         let n = self.segments.len();
+        let mut apart_mm = vec![0.0; n];
         let length = |segment: &Segment| match segment.course {
             Course::Straight { length_mm } => Some(length_mm),
             _ => None,
@@ -219,7 +221,10 @@ impl Laying {
         while i < n {
             if length(&self.segments[i]).is_none() {
                 // A bend that no step makes moves with what lies before it.
-                before = self.moved[i].map_or(before, |(_, end)| end);
+                if let Some((start, end)) = self.moved[i] {
+                    apart_mm[i] = (start - before).max(0.0);
+                    before = end + (before - start).max(0.0);
+                }
                 i += 1;
                 continue;
             }
@@ -230,8 +235,10 @@ impl Laying {
                 length(&self.segments[*a]).partial_cmp(&length(&self.segments[*b])).unwrap_or(Ordering::Equal)
             });
             longest.into_iter().for_each(|j| self.lengthen(j, after - before));
+            before = after;
             i = row.end;
         }
+        apart_mm
     }
 
     fn lengthen(&mut self, i: usize, mm: f64) {

@@ -10,7 +10,7 @@ use crate::tool::mandrel::Shape;
 use crate::tool::workshop::Workshop;
 use crate::wire::metal::{Nickel, Temper};
 use crate::wire::section::Section;
-use crate::wire::strength::{CRACK_STRAIN, WATCH_STRAIN};
+use crate::wire::strength::strain_level;
 use crate::words::capital;
 use crate::words::length::thickness;
 use lorimant_text::{fixed, text};
@@ -76,11 +76,13 @@ impl RingPlan {
         let (wire, unit) = (&request.wire, workshop.habits.unit);
         let advice = Anneal::advice(wire, &workshop.gear);
         let mut found = vec![];
-        if self.strain_used > CRACK_STRAIN {
-            found.push(caution(Level::Stop, text!("caution-will-probably-crack-this-bend", advice)));
-        } else if self.strain_used > WATCH_STRAIN {
-            found.push(caution(Level::Watch, text!("caution-close-cracking-this-bend-uses", advice)));
-        }
+        found.extend(strain_level(self.strain_used).map(|level| {
+            let text = match level {
+                Level::Stop => text!("caution-will-probably-crack-this-bend", advice),
+                _ => text!("caution-close-cracking-this-bend-uses", advice),
+            };
+            caution(level, text)
+        }));
         if self.hand_effort > BEYOND_HANDS {
             found.push(caution(
                 Level::Stop,

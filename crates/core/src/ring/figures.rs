@@ -1,7 +1,7 @@
 //! The figures of a ring plan, each with its working.
 
 use super::{FinishedRings, RingPlan, RingRequest};
-use crate::figure::{Figure, Level, Question, figure};
+use crate::figure::{Figure, Question, figure};
 use crate::making::Step;
 use crate::making::wear::{Wear, ought_to_bear};
 use crate::tool::cutting::Method;
@@ -10,7 +10,7 @@ use crate::tool::mandrel::Shape;
 use crate::tool::workshop::Workshop;
 use crate::wire::bending::Bending;
 use crate::wire::section::{LENGTH_SHARE, Section};
-use crate::wire::strength::{self, CRACK_STRAIN, WATCH_STRAIN, load_told, weight_that_pulls};
+use crate::wire::strength::{self, load_told, strain_level, weight_that_pulls};
 use crate::words::length::{LengthUnit, caliper_number, long_length, shown};
 use crate::words::mass::on_scale;
 use crate::working::{Numbers, count, num, pi, plain, sum};
@@ -451,13 +451,7 @@ impl FinishedRings {
             text!("ring-figures-breaking-strain-varies-by-third"),
             text!("ring-figures-true-strain-outer-fibre-handbook"),
         );
-        strain.level = if used > CRACK_STRAIN {
-            Some(Level::Stop)
-        } else if used > WATCH_STRAIN {
-            Some(Level::Watch)
-        } else {
-            None
-        };
+        strain.level = strain_level(used);
         let effort = figure(
             "hand-effort",
             question,

@@ -81,6 +81,52 @@ impl FlowCurve {
         self.saturated - quick + self.slow - slow
     }
 
+    /// Further plastic strain at which pulled wire necks: from there it hardens less than it thins, `dσ/dε = σ` (Considère 1885).
+    /// None for wire that necks as soon as it flows.
+    ///
+    /// ```
+    /// use lorimant_core::wire::bending::FlowCurve;
+    /// use lorimant_core::wire::metal::{Metal, Temper};
+    ///
+    /// let necks = |temper: Temper| FlowCurve::new(Metal::Copper.figures(), temper.strain()).necks_at();
+    /// assert!(necks(Temper::Soft) > 0.2, "soft copper stretches by a quarter before it necks");
+    /// assert_eq!(necks(Temper::Hard), 0.0);
+    /// ```
+    #[must_use]
+    pub fn necks_at(&self) -> f64 {
+        let gains = |plastic: f64| {
+            let (quick, slow) = self.fades(plastic);
+            quick / self.hardening_strain + slow / self.slow_strain - self.flow_stress(plastic)
+        };
+        let (mut low, mut high) = (0.0, 2.0);
+        if gains(low) <= 0.0 {
+            return 0.0;
+        }
+        for _ in 0..50 {
+            let middle = f64::midpoint(low, high);
+            if gains(middle) > 0.0 { low = middle } else { high = middle }
+        }
+        f64::midpoint(low, high)
+    }
+
+    /// What wire bears when it was pulled longer by a true strain, over the section it began with, MPa: `σ(ε)·e^−ε`; past
+    /// its neck no more than there.
+    ///
+    /// ```
+    /// use lorimant_core::wire::bending::FlowCurve;
+    /// use lorimant_core::wire::metal::Metal;
+    ///
+    /// let brass = FlowCurve::new(Metal::Brass.figures(), 0.0);
+    /// // Annealed brass breaks at about 345 MPa, as handbooks list it.
+    /// assert!((brass.pulled(brass.necks_at()) / 345.0 - 1.0).abs() < 0.15);
+    /// assert_eq!(brass.pulled(0.0), brass.flow_stress(0.0));
+    /// ```
+    #[must_use]
+    pub fn pulled(&self, strain: f64) -> f64 {
+        let strain = strain.min(self.necks_at());
+        self.flow_stress(strain) * (-strain).exp()
+    }
+
     /// What quick and slow hardening still have to give after `plastic` further plastic strain, MPa.
     fn fades(&self, plastic: f64) -> (f64, f64) {
         let strain = self.prior_strain + plastic;

@@ -1,9 +1,11 @@
 //! Wire: metal, section, size and temper; how it bends, springs back and bears.
 
 pub mod bending;
+pub mod hardening;
 pub mod lot;
 pub mod metal;
 pub mod opening;
+pub mod pull;
 pub mod section;
 pub mod strength;
 pub mod surface;

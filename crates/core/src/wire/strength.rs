@@ -1,5 +1,6 @@
 //! How much more a bend bears, what opens a piece, and what effort a bend takes. All of it estimates.
 
+use crate::figure::Level;
 use crate::wire::Wire;
 use crate::wire::bending::{Bending, FlowCurve};
 use crate::wire::metal::{Metal, Temper};
@@ -14,6 +15,16 @@ pub const CRACK_STRAIN: f64 = 1.0;
 const LEAST_LEFT: f64 = 0.06;
 /// Standard gravity, m/s²: newtons in a kilogram-force.
 pub const GRAVITY: f64 = 9.806_65;
+
+/// How much attention a bend asks for that takes such a share of the strain its metal has left; none where it is at ease.
+#[must_use]
+pub fn strain_level(share: f64) -> Option<Level> {
+    match share {
+        share if share > CRACK_STRAIN => Some(Level::Stop),
+        share if share > WATCH_STRAIN => Some(Level::Watch),
+        _ => None,
+    }
+}
 
 /// The mass whose weight pulls with so many newtons, g.
 #[must_use]

@@ -45,6 +45,21 @@ pub fn caliper_scale(unit: LengthUnit) -> Scale {
     }
 }
 
+/// What a caliper shows, to its last figure: `5.08 mm`, `0.200 in`.
+///
+/// ```
+/// use lorimant_core::words::length::LengthUnit;
+/// use lorimant_core::words::scale::caliper_reading;
+///
+/// assert_eq!(caliper_reading(11.31, LengthUnit::Mm), "11.31 mm");
+/// assert_eq!(caliper_reading(5.08, LengthUnit::Inch), "0.200 in");
+/// ```
+#[must_use]
+pub fn caliper_reading(mm: f64, unit: LengthUnit) -> String {
+    let Scale { unit, one_mm, places_n, .. } = caliper_scale(unit);
+    format!("{:.places_n$} {unit}", mm / one_mm)
+}
+
 /// The length that wire is priced by: its unit, and one of it, mm.
 ///
 /// ```

@@ -24,6 +24,8 @@ pub struct Hands<'a> {
     pub bends: Vec<(f64, f64, Curve)>,
     /// Whether what was bent was hammered before, in the same order.
     pub grown: Vec<bool>,
+    /// Which segment of the piece each bend is, in the same order.
+    pub segments: Vec<Option<usize>>,
     /// Whether anything was measured from the far end yet.
     pub from_far: bool,
     /// Where the wire was folded.
@@ -47,6 +49,7 @@ impl<'a> Hands<'a> {
             blank_mm: 0.0,
             bends: vec![],
             grown: vec![],
+            segments: vec![],
             from_far: false,
             fold: None,
             ball_mm: 0.0,
@@ -123,10 +126,22 @@ impl Hands<'_> {
         (if far { 180.0 - seen } else { seen }).to_radians()
     }
 
+    /// Where a bend begins that goes on where one ends that was made before, seen from the end in hand: there, as hands see
+    /// it, whatever the ruler says. Nothing where it has a mark of its own.
+    fn beside(&self, step: &Step, wire_mm: f64) -> Option<f64> {
+        let segment = step.segments.first().filter(|_| self.by_ruler)?;
+        let far = matches!(step.numbers.from, Some(From::FarEnd | From::Fold | From::Parted));
+        let neighbour = if far { Some(segment + 1) } else { segment.checked_sub(1) };
+        let made = self.segments.iter().position(|made| made.is_some() && *made == neighbour)?;
+        let (from, to, _) = self.bends[made];
+        Some(if far { from - wire_mm } else { to })
+    }
+
     /// Bends a stretch, from the end it is measured from.
     fn bend(&mut self, step: &Step, curve: impl Fn(f64) -> Curve, wire_mm: f64) {
         let numbers = &step.numbers;
-        let at = numbers.at_mm.unwrap();
+        // Without a place it is folded with both ends level.
+        let at = numbers.at_mm.unwrap_or(self.blank_mm / 2.0);
         let roll = self.plane(step);
         self.from_far |= numbers.from == Some(From::FarEnd);
         let middle = step.operation == Operation::Fold
@@ -138,6 +153,7 @@ impl Hands<'_> {
             From::Fold | From::Parted => self.fold.unwrap().0 - at - wire_mm,
             _ => at,
         };
+        let from = if middle { from } else { self.beside(step, wire_mm).unwrap_or(from) };
         let seen = curve(roll);
         let swap = matches!(numbers.from, Some(From::FarEnd | From::Fold | From::Parted));
         let seen = if swap { swapped(seen) } else { seen };
@@ -145,11 +161,14 @@ impl Hands<'_> {
             self.fold = Some((from, from + wire_mm));
         }
         self.grown.push(self.thinned(from, from + wire_mm).is_some());
+        self.segments.push(step.segments.first().copied());
         self.bends.push((from, from + wire_mm, seen));
         if numbers.doubled {
-            // The other wire lies beside it: the same, from its own end, and on the other side of the fold.
-            let (a, b) = (self.blank_mm - from - wire_mm, self.blank_mm - from);
+            // The other wire lies beside it: the same, as far beyond the fold as this one before it.
+            let over = self.fold.map_or(self.blank_mm, |(start, end)| start + end);
+            let (a, b) = (over - from - wire_mm, over - from);
             self.grown.push(false);
+            self.segments.push(step.segments.get(1).copied());
             self.bends.push((a, b, seen.reversed()));
         }
     }
@@ -195,7 +214,7 @@ impl Hands<'_> {
                 let rise = numbers.rise_mm.unwrap_or(0.0);
                 let turn = |roll| Curve::Turn { from: radius, to: radius, angle, rise, roll };
                 // A strip that was hammered first is longer than the wire it was.
-                let (at, long) = (numbers.at_mm.unwrap(), numbers.length_mm.unwrap());
+                let (at, long) = (numbers.at_mm.unwrap_or(self.blank_mm / 2.0), numbers.length_mm.unwrap());
                 let from = self.place(step, at, long);
                 let grown = self.growth(from, from + long);
                 self.bend(step, turn, turn(0.0).length() / grown);
@@ -231,6 +250,8 @@ impl Hands<'_> {
                         (radius, radius, numbers.turns_n.unwrap() * stays)
                     }
                 };
+                // Its turns lie against each other: those that are left make its length.
+                let rise = rise * numbers.turns_left_n.map_or(1.0, |left| turns / left);
                 let turn = |roll| Curve::Turn { from, to, angle: turns * TAU, rise, roll };
                 self.bend(step, turn, turn(0.0).length());
             }
@@ -300,14 +321,24 @@ fn scaled(curve: Curve, by: f64) -> Curve {
 
 /// Places and directions along the wire, from its start, in its own frame there.
 pub fn followed(pieces: impl Iterator<Item = Curve>, at: Frame) -> Vec<(DVec3, DVec3)> {
+    followed_by(pieces, at, |_| 24.0)
+}
+
+/// The same in so many steps for each piece.
+pub fn followed_by(
+    pieces: impl Iterator<Item = Curve>,
+    at: Frame,
+    steps_n: impl Fn(&Curve) -> f64,
+) -> Vec<(DVec3, DVec3)> {
     let mut frame = at;
     let mut places = vec![];
     for curve in pieces {
         if curve.length() < 1e-9 {
             continue;
         }
-        for i in 0..=24 {
-            let (place, along) = curve.at(f64::from(i) / 24.0);
+        let steps_n = steps_n(&curve);
+        for i in (0..).map(f64::from).take_while(|i| *i <= steps_n) {
+            let (place, along) = curve.at(i / steps_n);
             places.push((frame.at + frame.axes * place, (frame.axes * along).normalize()));
         }
         frame = curve.end(&frame);

@@ -194,6 +194,7 @@ impl Cells<'_> {
             bought_on: Some(day).filter(|day| !day.is_empty()),
             tare_g,
             note: self.text("note"),
+            pulls: vec![],
         };
         let amount = both_ways(&lot.wire, length_mm, mass_g);
         let length_mm = faults.keep(amount).map_or(0.0, |(length_mm, _)| length_mm);

@@ -6,6 +6,7 @@ use lorimant_core::rack::choose::{Finish, Joined, Maker, Matters};
 use lorimant_core::rack::stock::MovementKind;
 use lorimant_core::rack::stock::StockKind;
 use lorimant_core::rack::stock::scrap::Cleanliness;
+use lorimant_core::wire::hardening::{HardeningCurve, hardening};
 use lorimant_core::wire::metal::{Figures, Metal, Temper};
 use lorimant_core::wire::section::Section;
 use lorimant_core::wire::surface::Surface;
@@ -56,6 +57,8 @@ struct MetalRow {
     joining: String,
     /// How it is annealed, in words.
     annealing: String,
+    /// How it hardens as it is worked.
+    hardening: HardeningCurve,
 }
 
 /// The metals with their handbook figures.
@@ -67,6 +70,7 @@ async fn metals() -> Json<Vec<MetalRow>> {
         figures: *metal.figures(),
         joining: metal.joining(),
         annealing: metal.annealing_shown(),
+        hardening: hardening(*metal),
     };
     Json(Metal::ALL.iter().map(row).collect())
 }

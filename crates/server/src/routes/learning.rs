@@ -17,6 +17,10 @@ use lorimant_core::ring::RingRequest;
 use lorimant_core::tool::mandrel::Mandrel;
 use lorimant_core::tool::plier::Plier;
 use lorimant_core::tool::workshop::Workshop;
+use lorimant_core::wire::Wire;
+use lorimant_core::wire::hardening::HardenedBy;
+use lorimant_core::wire::metal::Metal;
+use lorimant_core::wire::pull::{PullHow, PullTest};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use utoipa_axum::router::OpenApiRouter;
@@ -59,6 +63,10 @@ struct LotKnown {
     text: String,
     /// Of which check each point is, in the same order.
     of: Vec<LotPointOf>,
+    /// Its pull tests in a sentence each, in the same order as what they say.
+    pull_texts: Vec<String>,
+    /// How another is made.
+    pull_how: PullHow,
     /// The rod its last plan would take now.
     #[serde(skip_serializing_if = "Option::is_none")]
     rod: Option<RodNow>,
@@ -96,11 +104,17 @@ async fn learned_of_lot(
             Piece::Rings(request) => Some(request),
             _ => None,
         });
-        let rod = rings.as_ref().and_then(|request| rod_now(request, factor, &workshop));
+        // Which rod to take is known once the one that is accused was measured.
+        let taken = rings.as_ref().filter(|_| learned.accuses_rod().is_none());
+        let rod = taken.and_then(|request| rod_now(request, factor, &workshop));
         let coil = rings.unwrap_or_else(|| RingRequest::new(wire.clone(), Mandrel::round(5.0), 40));
         let next = next_coil(&learned, &coil, &workshop);
-        let wire = wire.shown(workshop.habits.unit);
-        LotKnown { lot_n: id, wire, text: learned.told(), learned, of, rod, rods, next }
+        let unit = workshop.habits.unit;
+        let told = |pull: &PullTest| pull.told(&wire, unit);
+        let pull_texts = lot.record.pulls.iter().map(told).collect();
+        let pull_how = PullTest::how(&wire, unit);
+        let (wire, text) = (wire.shown(unit), learned.told_in(&workshop));
+        LotKnown { lot_n: id, wire, text, learned, of, pull_texts, pull_how, rod, rods, next }
     });
     known.await.map(Json)
 }
@@ -118,12 +132,19 @@ struct LotLine {
     text: String,
     /// Whether anything of it was measured.
     measured: bool,
+    /// Its metal.
+    metal: Metal,
+    /// Where it lies on its metal's curve, by what was learned of it.
+    hardened: HardenedBy,
 }
 
 fn lot_line(entry: Entry<Lot>, workshop: &Workshop) -> LotLine {
     let known = workshop.lot(entry.id);
+    let learned = Wire { lot: Some(known), ..entry.record.wire.clone() };
     LotLine {
         lot_n: entry.id,
+        metal: learned.metal,
+        hardened: HardenedBy::of(&learned),
         wire: entry.record.wire.shown(workshop.habits.unit),
         name: entry.name,
         text: known.told(),

@@ -20,6 +20,7 @@ use crate::problem::Problem;
 use crate::state::State;
 use crate::store::StoreError;
 use crate::store::batch;
+use crate::store::checks;
 use crate::store::ledger::{self, LedgerLine};
 use crate::store::rack::{self, MetalTotal, Rack, Stocked, WantedLots};
 use crate::store::shelf::{Edit, Shelf, Written};
@@ -115,7 +116,11 @@ async fn receive_lot(
     let (lot, line) = lot.received(length_mm, mass_g)?;
     let booked = write(&state, move |t| {
         let undo = batch::next(t)?;
-        Ok(BookedLot { lot: rack::receive(t, undo, &lot, &[line])?, undo })
+        let received = rack::receive(t, undo, &lot, &[line])?;
+        if !lot.pulls.is_empty() {
+            checks::relearn_all(t)?;
+        }
+        Ok(BookedLot { lot: received, undo })
     });
     Ok((StatusCode::CREATED, Json(booked.await?)))
 }
@@ -160,7 +165,14 @@ async fn change_lot(
     Body(lot): Body<Lot>,
 ) -> Result<Json<Written<Lot>>, Problem> {
     lot.check()?;
-    edit(&state, Shelf::Lots, id, revision, Edit::Replace(lot)).await
+    let written = write(&state, move |t| {
+        let undo = batch::next(t)?;
+        let entry = Shelf::Lots.edit(t, undo, id, revision, &Edit::Replace(lot))?;
+        // What was pulled of it says something else of another wire.
+        checks::relearn_all(t)?;
+        Ok(Written { entry, undo })
+    });
+    written.await.map(Json)
 }
 
 /// Takes a lot off the rack, or puts it back; its ledger stays.

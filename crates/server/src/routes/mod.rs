@@ -24,6 +24,7 @@ mod orders;
 mod patterns;
 mod plans;
 mod progress;
+mod pulls;
 mod rack_files;
 mod rings;
 mod schedule;
@@ -78,6 +79,7 @@ fn router() -> OpenApiRouter<State> {
         .merge(learning::router())
         .merge(patterns::router())
         .merge(plans::router())
+        .merge(pulls::router())
         .merge(progress::router())
         .merge(buying::router())
         .merge(choosing::router())

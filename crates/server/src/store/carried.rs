@@ -10,7 +10,7 @@ use rusqlite::{Connection, Transaction};
 use super::error::{Result, StoreError};
 use super::rack::{keep, keepings, receive};
 use super::shelf::{Entry, Shelf};
-use super::{ledger, picks};
+use super::{checks, ledger, picks};
 use crate::document::rack::{LotWithLedger, NamedPick, RackDocument};
 use crate::kept::{Kept as _, Pick};
 use lorimant_text::text;
@@ -91,6 +91,10 @@ pub(crate) fn bring_in(t: &Transaction, batch: i64, document: &RackDocument) -> 
         let pick = Pick { entry, pieces_n: pick.pieces_n };
         pick.check().map_err(StoreError::Refused).map_err(|error| error.within(&format!("picks[{i}]")))?;
         Shelf::Picks.add(t, batch, &pick)?;
+    }
+    // Lots bring their pull tests.
+    if document.lots.iter().any(|one| !one.lot.pulls.is_empty()) {
+        checks::relearn_all(t)?;
     }
     Ok(already)
 }

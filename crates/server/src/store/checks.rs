@@ -6,7 +6,7 @@ use std::collections::btree_map;
 use lorimant_core::learn::check::PieceCheck;
 use lorimant_core::learn::dimension::{ToMeasure, to_measure};
 use lorimant_core::learn::lot::rods::{RodError, RodLearned, learn_together};
-use lorimant_core::learn::lot::{LotLearned, MOST_TEACHING, MeasuredInside};
+use lorimant_core::learn::lot::{LotLearned, MOST_TEACHING, MeasuredLot};
 use lorimant_core::learn::measured::CaliperReading;
 use lorimant_core::learn::trial::Trial;
 use lorimant_core::rack::stock::Lot;
@@ -123,13 +123,16 @@ pub(crate) struct LotPointOf {
     pub name: String,
 }
 
-/// What was measured of a lot, and of which check each is; the last that teach it.
-fn insides_of(
-    connection: &Connection,
+/// A lot with everything that was measured of it, and of which check each of its coils is.
+struct TaughtBy {
     lot_n: i64,
-    hand: &HandSpread,
-) -> Result<(Vec<MeasuredInside>, Vec<LotPointOf>)> {
-    let mut insides: Vec<MeasuredInside> = vec![];
+    measured: MeasuredLot,
+    of: Vec<LotPointOf>,
+}
+
+/// What was measured of a lot; of its coils and rings the last that teach it.
+fn taught_by(connection: &Connection, lot_n: i64, hand: &HandSpread) -> Result<TaughtBy> {
+    let mut insides = vec![];
     let mut of = vec![];
     for check in of_lot(connection, lot_n)? {
         for inside in check.entry.record.insides(&check.readings, hand) {
@@ -140,16 +143,24 @@ fn insides_of(
     let old = insides.len().saturating_sub(MOST_TEACHING);
     insides.drain(..old);
     of.drain(..old);
-    Ok((insides, of))
+    let lot: Entry<Lot> = Shelf::Lots.get(connection, lot_n)?;
+    let pulls = lot.record.pulls.iter().map(|pull| pull.says(&lot.record.wire)).collect();
+    Ok(TaughtBy { lot_n, measured: MeasuredLot { insides, pulls }, of })
 }
 
-/// The lots of which something was measured.
-fn measured_lots(connection: &Connection) -> Result<Vec<i64>> {
-    let sql = "SELECT DISTINCT coalesce(record ->> '$.piece.rings.wire.lot.lot_n', \
-               record ->> '$.piece.chain.ring.wire.lot.lot_n') AS lot FROM entries \
-               WHERE shelf = 'check' AND lot IN (SELECT id FROM entries WHERE shelf = 'lot') ORDER BY lot";
+/// All lots of which something was measured, each with what it was.
+fn all_taught(connection: &Connection, hand: &HandSpread) -> Result<Vec<TaughtBy>> {
+    let sql = "SELECT id FROM entries WHERE shelf = 'lot' AND (record ->> '$.pulls' IS NOT NULL OR id IN (\
+               SELECT coalesce(record ->> '$.piece.rings.wire.lot.lot_n', record ->> '$.piece.chain.ring.wire.lot.lot_n') \
+               FROM entries WHERE shelf = 'check')) ORDER BY id";
     let mut statement = connection.prepare_cached(sql)?;
-    Ok(statement.query_map([], |row| row.get(0))?.collect::<rusqlite::Result<Vec<i64>>>()?)
+    let lots = statement.query_map([], |row| row.get(0))?.collect::<rusqlite::Result<Vec<i64>>>()?;
+    lots.into_iter().map(|lot_n| taught_by(connection, lot_n, hand)).collect()
+}
+
+/// What was measured, lot by lot, as it is learned together.
+fn measured(all: &[TaughtBy]) -> Vec<MeasuredLot> {
+    all.iter().map(|one| one.measured.clone()).collect()
 }
 
 /// What is known of a lot, of which check each of its points is, and what is known of the rods it was wound on.
@@ -162,23 +173,19 @@ pub(crate) struct Learned {
 /// What is known of a lot, learned together with all others.
 pub(crate) fn learned(connection: &Connection, lot_n: i64) -> Result<Learned> {
     let hand = settings(connection)?.0.hand;
-    let mut lots = measured_lots(connection)?;
-    if !lots.contains(&lot_n) {
-        lots.push(lot_n);
-    }
-    let (mut all, mut its_own) = (vec![], vec![]);
-    for lot in &lots {
-        let (insides, of) = insides_of(connection, *lot, &hand)?;
-        all.push(insides);
-        if *lot == lot_n {
-            its_own = of;
-        }
-    }
-    let mut known = learn_together(&all, &hand);
-    let at = lots.iter().position(|lot| *lot == lot_n).unwrap_or_default();
+    let mut all = all_taught(connection, &hand)?;
+    let at = all.iter().position(|one| one.lot_n == lot_n);
+    let at = at.map_or_else(
+        || {
+            all.push(taught_by(connection, lot_n, &hand)?);
+            Ok::<_, StoreError>(all.len() - 1)
+        },
+        Ok,
+    )?;
+    let mut known = learn_together(&measured(&all), &hand);
     let lot = known.lots.swap_remove(at);
     let rods = known.rods.into_iter().filter(|rod| lot.rods.contains(&rod.rod)).collect();
-    Ok(Learned { lot, of: its_own, rods })
+    Ok(Learned { lot, of: all.swap_remove(at).of, rods })
 }
 
 /// What other lots say of the rod that the coil of a check was wound on, where any does.
@@ -186,11 +193,9 @@ pub(crate) fn rod_of(connection: &Connection, check: &PieceCheck) -> Result<Opti
     let Some(wound) = check.piece.wound() else { return Ok(None) };
     let hand = settings(connection)?.0.hand;
     let own = check.piece.wire().lot.map(|lot| lot.lot_n);
-    let mut others = vec![];
-    for lot in measured_lots(connection)?.into_iter().filter(|lot| Some(*lot) != own) {
-        others.push(insides_of(connection, lot, &hand)?.0);
-    }
-    let rods = learn_together(&others, &hand).rods;
+    let mut others = all_taught(connection, &hand)?;
+    others.retain(|one| Some(one.lot_n) != own);
+    let rods = learn_together(&measured(&others), &hand).rods;
     Ok(rods.into_iter().find(|one| one.rod == wound.mandrel).map(|one| one.error))
 }
 
@@ -209,15 +214,14 @@ fn keep_learned(t: &Transaction, lot_n: i64, learned: &LotLearned) -> Result<()>
     Ok(())
 }
 
-/// Learns every lot anew: after the hand was changed, something was undone, or all was brought in.
-pub(super) fn relearn_all(t: &Transaction) -> Result<()> {
+/// Learns every lot anew: after a lot or the hand was changed, something was undone, or all was brought in.
+pub(crate) fn relearn_all(t: &Transaction) -> Result<()> {
     let hand = settings(t)?.0.hand;
-    let lots = measured_lots(t)?;
-    let all = lots.iter().map(|lot| Ok(insides_of(t, *lot, &hand)?.0)).collect::<Result<Vec<_>>>()?;
-    let known = learn_together(&all, &hand);
-    // A lot that no check is of any more is known no longer.
+    let all = all_taught(t, &hand)?;
+    let known = learn_together(&measured(&all), &hand);
+    // A lot of which nothing is measured any more is known no longer.
     t.execute("DELETE FROM learned", [])?;
-    lots.iter().zip(&known.lots).try_for_each(|(lot_n, learned)| keep_learned(t, *lot_n, learned))
+    all.iter().zip(&known.lots).try_for_each(|(one, learned)| keep_learned(t, one.lot_n, learned))
 }
 
 /// The wires of measured lots, each with what was learned of it.
@@ -385,10 +389,10 @@ pub(crate) fn keep_settings(t: &Transaction, new: &Settings, revision: i64) -> R
     Ok(kept)
 }
 
-/// Whether anything of a batch of writes touched a check.
+/// Whether anything of a batch of writes touched a check, or a lot with its pull tests.
 fn touched(connection: &Connection, batch: i64) -> Result<bool> {
     let sql = "SELECT EXISTS (SELECT 1 FROM changes AS c JOIN entries AS e ON e.id = c.entry \
-               WHERE c.batch = ?1 AND e.shelf = 'check')";
+               WHERE c.batch = ?1 AND e.shelf IN ('check', 'lot'))";
     Ok(connection.prepare_cached(sql)?.query_row([batch], |row| row.get(0)).optional()?.unwrap_or(false))
 }
 

@@ -6,6 +6,7 @@ import MetalGradient from '../../drawing/MetalGradient.vue'
 import StripFoot from '../../drawing/StripFoot.vue'
 import StripRuler from '../../drawing/StripRuler.vue'
 import { useStrip } from '../../drawing/strip'
+import { zonesOf } from './zones'
 import { useAmounts } from '../../shared/amounts'
 
 /** One blank as straight wire to scale: flush ends, bend zones, marks from the end each is measured from. */
@@ -23,11 +24,9 @@ const props = defineProps<{
 const fromRight = computed(() => props.form.steps[props.done - 1]?.from === 'far-end')
 /** Where the wire is folded by now, so that its two halves lie on each other: the far end of the fold, mm. */
 const folded = computed(() => {
-  const fold = props.form.marks.find((mark) => mark.what === 'fold')
-  const parted = props.form.steps.slice(0, props.done).some((step) => step.operation === 'part')
-  if (!fold || parted || fold.forming_n > props.done) return null
-  const middle = Math.abs((fold.at_mm + fold.to_mm) / 2 - props.form.blank.flush_mm / 2) < 0.5
-  return middle ? fold : null
+  const doubled = props.form.doubled
+  if (!doubled || props.done < doubled.from_step_n) return null
+  return props.done < (doubled.parted_step_n ?? Infinity) ? doubled : null
 })
 const emit = defineEmits<{ point: [mark: Mark | null] }>()
 
@@ -47,35 +46,15 @@ const { scale, x, thick, full } = useStrip(
   lane,
 )
 
-/** Marks with their zones; a mark's texts stand on the first of two lines where nothing else does. */
-const zones = computed(() => {
-  const ends = [-1e9, -1e9]
-  const shown = props.form.marks.filter((mark) => !folded.value || mark.to_mm <= folded.value.to_mm + 0.01)
-  return shown.map((mark) => {
-    const from = x(mark.at_mm)
-    const to = Math.max(x(mark.to_mm), from + 3)
-    // A bend rolled from the right end is marked where it begins from there.
-    const far = mark.from === 'far-end'
-    const place = far ? to : from
-    const number = mark.from_end ? 'end' : `${mark.ruler}${far ? t('blank-strip-from-right') : ''}`
-    const needs = number.length * 8 + mark.what.length * 7.2 + 14
-    const right = place + needs > full.value
-    const starts = right ? place - needs : place
-    const line = starts > ends[0]! ? 0 : starts > ends[1]! ? 1 : 0
-    ends[line] = right ? place + 6 : place + needs
-    return {
-      mark,
-      from,
-      to,
-      place,
-      number,
-      line,
-      right,
-      lit: props.lit.includes(mark.segment_n),
-      done: mark.forming_n <= props.done,
-    }
-  })
-})
+const zones = computed(() =>
+  zonesOf(props.form.marks, {
+    x,
+    wide: full.value,
+    end: folded.value?.to_mm,
+    lit: props.lit,
+    done: props.done,
+  }),
+)
 const spent = computed(() => {
   const piece = props.workpiece
   const shown = (piece?.stretches ?? []).filter(
@@ -100,10 +79,10 @@ const sum = computed(() => {
   const others = [
     [t('blank-strip-filing'), left_filing_mm + right_filing_mm],
     [t('blank-strip-tails'), left_tail_mm + right_tail_mm],
-    [t('blank-strip-longer', { surplusat: surplus_at }), surplus_mm],
+    [surplus_at ? t('blank-strip-longer', { surplusat: surplus_at }) : t('blank-strip-rounding'), surplus_mm],
   ] as const
   const parts = others
-    .filter(([, mm]) => marked(mm) !== marked(0))
+    .filter(([, mm]) => marked(Math.abs(mm)) !== marked(0))
     .map(([what, mm]) => `${what} ${marked(mm)}`)
   const all = [t('blank-strip-in-piece', { developedmm: marked(developed_mm) }), ...parts].join(' + ')
   return t('blank-strip-flush-flush-off-spool', {
@@ -118,11 +97,9 @@ const label = computed(() =>
     .map((mark) =>
       mark.from_end
         ? t('blank-strip-from-end', { what: mark.what })
-        : t('blank-strip-from-end-2', {
-            what: mark.what,
-            ruler: mark.ruler,
-            left: mark.from === 'far-end' ? 'right' : 'left',
-          }),
+        : mark.from === 'far-end'
+          ? t('blank-strip-from-right-end', { what: mark.what, ruler: mark.ruler })
+          : t('blank-strip-from-left-end', { what: mark.what, ruler: mark.ruler }),
     )
     .join(', '),
 )

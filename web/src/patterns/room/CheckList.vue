@@ -34,16 +34,10 @@ const marks = {
     </p>
   </section>
   <section v-else-if="which === 'well' && well.length" data-test="well">
-    <button
-      type="button"
-      class="plain quiet more"
-      :aria-expanded="all"
-      data-test="all-checks"
-      @click="all = !all"
-    >
+    <v-btn class="quiet more inline" :aria-expanded="all" data-test="all-checks" @click="all = !all">
       {{ well.length }} {{ well.length === 1 ? t('check-list-check-passed') : t('check-list-checks-passed')
       }}{{ all ? ':' : '' }}
-    </button>
+    </v-btn>
     <ul v-if="all">
       <li v-for="check in well" :key="check.text">{{ check.text }}</li>
     </ul>

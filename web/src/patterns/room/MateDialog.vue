@@ -9,6 +9,7 @@ import { useKept } from '../../shared/kept'
 import PaperDialog from '../../shared/PaperDialog.vue'
 import PaperField from '../../shared/PaperField.vue'
 import FitList from './FitList.vue'
+import MenuLine from '../../shared/MenuLine.vue'
 
 /** Whether another piece goes into this one, and this one into it: one that is typed, or one that is kept. */
 const open = defineModel<boolean>({ required: true })
@@ -120,15 +121,14 @@ watch(open, () => {
           :aria-label="t('mate-dialog-in-set', { name: other.name })"
           data-test="of-set"
         />
-        <button
-          type="button"
-          class="plain menu-line other"
+        <MenuLine
+          class="other"
           :aria-expanded="chosen === other.id"
           data-test="mate"
           @click="check(other.id, other.piece)"
         >
           {{ other.name }} <span class="quiet">{{ other.description }}</span>
-        </button>
+        </MenuLine>
         <template v-if="chosen === other.id">
           <FitList class="under" :fits="fits" />
         </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { momentOf } from '../../shared/dates'
 import { t } from '../../text'
 import { useQuery } from '@tanstack/vue-query'
 import { computed } from 'vue'
@@ -6,6 +7,7 @@ import { api, data, type PatternRequest } from '../../api/client'
 import { useKept } from '../../shared/kept'
 import { usePattern } from '../pattern'
 import PaperDialog from '../../shared/PaperDialog.vue'
+import MenuLine from '../../shared/MenuLine.vue'
 
 /** Choosing what to lay over the piece: an earlier revision, another kept pattern. */
 const emit = defineEmits<{ lay: [name: string, request: PatternRequest] }>()
@@ -25,9 +27,6 @@ const others = computed(() =>
   ),
 )
 
-const when = (text: string) =>
-  new Date(text).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })
-
 function lay(name: string, request: PatternRequest) {
   emit('lay', name, request)
   open.value = false
@@ -46,14 +45,10 @@ async function bringBack(request: PatternRequest) {
       <template v-if="pattern.kept && revisions?.length">
         <h3>{{ t('over-dialog-earlier-revisions', { name: pattern.kept.name }) }}</h3>
         <div v-for="one in revisions" :key="one.revision" class="one" data-test="revision">
-          <button
-            type="button"
-            class="plain menu-line"
-            @click="lay(t('over-dialog-revision', { revision: one.revision }), one.record.request)"
-          >
-            {{ t('over-dialog-revision-2', { revision: one.revision, madeat: when(one.made_at) })
+          <MenuLine @click="lay(t('over-dialog-revision', { revision: one.revision }), one.record.request)">
+            {{ t('over-dialog-revision-2', { revision: one.revision, madeat: momentOf(one.made_at) })
             }}<span class="quiet">{{ one.description }}</span>
-          </button>
+          </MenuLine>
           <v-btn size="small" data-test="bring-back" @click="bringBack(one.record.request)">{{
             t('over-dialog-restore')
           }}</v-btn>
@@ -61,16 +56,14 @@ async function bringBack(request: PatternRequest) {
       </template>
       <h3>{{ t('over-dialog-saved-findings') }}</h3>
       <p v-if="!others.length" class="quiet">{{ t('over-dialog-none-saved-yet') }}</p>
-      <button
+      <MenuLine
         v-for="entry in others"
         :key="entry.id"
-        type="button"
-        class="plain menu-line"
         data-test="lay-over"
         @click="lay(`“${entry.name}”`, entry.finding)"
       >
         {{ entry.name }} <span class="quiet">{{ entry.description }}</span>
-      </button>
+      </MenuLine>
     </div>
     <v-btn class="mt-3" @click="open = false">{{ t('over-dialog-close') }}</v-btn>
   </PaperDialog>

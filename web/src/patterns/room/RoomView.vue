@@ -2,7 +2,7 @@
 import { t } from '../../text'
 import { computed, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { api, data, type Figure, type Mark, type PatternWorked } from '../../api/client'
+import { api, data, type Figure, type PatternWorked } from '../../api/client'
 import { exportFile } from '../../shared/download'
 import DeskFrame from '../../desk/DeskFrame.vue'
 import KeepDialog from '../../desk/KeepDialog.vue'
@@ -14,10 +14,10 @@ import DrawingStage from '../../drawing/DrawingStage.vue'
 import PieceSketch from '../../drawing/PieceSketch.vue'
 import FigureColumn from '../../figures/FigureColumn.vue'
 import { useWritten } from '../../figures/written'
-import { useAmounts } from '../../shared/amounts'
 import { useNotice } from '../../shared/notice'
 import { useSettings } from '../../shared/settings'
 import BlankStrip from './BlankStrip.vue'
+import PlierLine from './PlierLine.vue'
 import CheckList from './CheckList.vue'
 import FitDialog from './FitDialog.vue'
 import MateDialog from './MateDialog.vue'
@@ -28,16 +28,17 @@ import RouteMenu from '../../making/RouteMenu.vue'
 import StepList from '../../making/StepList.vue'
 import TryMenu from './TryMenu.vue'
 import WireDialog from './WireDialog.vue'
+import WoundAs from './WoundAs.vue'
 import { useDrag } from './drag'
+import { files } from './files'
+import { useLook } from './look'
 import { useKeptRefresh } from '../../shared/kept'
 import { useKinds } from '../../shared/kinds'
 import { useOver } from './over'
-import { usePlan } from '../../rings/plan'
 import { usePattern } from '../pattern'
 import { wordOf } from '../words'
 
 const pattern = usePattern()
-const rings = usePlan()
 const settings = useSettings()
 const notice = useNotice()
 const refreshKept = useKeptRefresh()
@@ -47,14 +48,10 @@ const { data: kinds } = useKinds()
 
 const kind = computed(() => kinds.value?.find((one) => one.kind === pattern.draft?.kind))
 const form = computed(() => pattern.worked?.form)
-const last = computed(() => (form.value?.steps.length ?? 1) - 1)
-const at = ref(0)
-const views = (['front', 'side', 'temper', 'about'] as const).map((key) => ({
-  key,
-  says: key === 'about' ? t('room-view-good-know') : key,
-  test: `show-${key}`,
-}))
-const shown = ref<(typeof views)[number]['key']>('front')
+const { views, shown, at, last, finished, drawn, handles, lit, pointMark, pointSegment } = useLook(
+  pattern,
+  kind,
+)
 const trueSize = ref(false)
 const keeping = ref(false)
 const dialog = ref<'fit' | 'wire' | 'mate' | 'over' | null>(null)
@@ -66,23 +63,6 @@ const { drag, still, failed } = useDrag(pattern)
 const { laid, compared, ...over } = useOver(pattern)
 
 const truePixels = computed(() => (trueSize.value ? settings.pixelsPerMm : null))
-const finished = computed(() => at.value >= last.value)
-const drawn = computed(() => {
-  const worked = pattern.worked
-  if (!worked) return null
-  if (shown.value === 'side') return worked.side
-  const stage = finished.value ? undefined : worked.stages[at.value]
-  if (shown.value === 'temper') {
-    const { drawing, parts } = stage ?? worked.front
-    return { drawing: { ...drawing, dimensions: [] }, parts }
-  }
-  return stage ? { drawing: stage.drawing, parts: [] } : worked.front
-})
-const handles = computed(() =>
-  shown.value === 'front' && finished.value
-    ? Object.fromEntries((kind.value?.parameters ?? []).map((one) => [one.name, one.label]))
-    : undefined,
-)
 /** What stands beside the drawing waits until a drag is over, so that the piece follows the hand. */
 const settled = shallowRef<PatternWorked | null>(null)
 watch(
@@ -93,14 +73,11 @@ watch(
   { immediate: true },
 )
 const { atTheBench } = useWritten()
-const { acrossNumber, acrossUnit } = useAmounts()
 const bench = computed(() => {
-  const places = acrossUnit.value === 'mm' ? 1 : 3
-  const marks = form.value?.marks.filter((mark) => !mark.from_end) ?? []
-  const at = marks.map((mark) => acrossNumber(mark.at_mm, places)).join(', ')
+  const marks = pattern.worked?.marks_text
   return [
     ...atTheBench(pattern.worked?.figures ?? [], ['blank', 'opens']),
-    ...(at ? [{ label: `marks, ${acrossUnit.value}`, value: at }] : []),
+    ...(marks ? [{ label: t('room-view-marks'), value: marks }] : []),
   ]
 })
 /** What one looks for first: the blank, and what the piece bears. */
@@ -110,35 +87,6 @@ const rest = computed(
   () => (settled.value ?? pattern.worked)?.figures.filter((figure) => !first(figure)) ?? [],
 )
 const mirrored = computed(() => pattern.draft?.mirrored ?? false)
-const pliers = computed(() => pattern.draft?.plier)
-
-/** The segments that are lit: what is pointed at on the drawing or the strip, or what the step forms. */
-const pointed = ref<number[] | null>(null)
-const lit = computed(
-  () => pointed.value ?? (finished.value ? [] : (form.value?.steps[at.value]?.segments ?? [])),
-)
-function pointMark(mark: Mark | null) {
-  if (!mark) return (pointed.value = null)
-  const inside = form.value?.segments.flatMap((segment, i) =>
-    segment.from_mm >= mark.at_mm - 1e-6 && segment.to_mm <= mark.to_mm + 1e-6 ? [i] : [],
-  )
-  return (pointed.value = inside ?? [])
-}
-const pointSegment = (segment: number | null) => (pointed.value = segment === null ? null : [segment])
-
-const files = [
-  {
-    file: 'card-a5.pdf',
-    says: t('room-view-pattern-card-a5-pdf'),
-    hint: t('room-view-true-size-with-check-bars'),
-  },
-  { file: 'card-a4.pdf', says: t('room-view-pattern-card-a4-pdf'), hint: t('room-view-same-larger') },
-  { file: 'card.svg', says: t('room-view-pattern-card-svg'), hint: t('room-view-millimetres-draw-on') },
-  { file: 'drawing.dxf', says: t('room-view-drawing-dxf'), hint: t('room-view-centreline-outline-mm') },
-  { file: 'bends.csv', says: t('room-view-bend-table-csv'), hint: t('room-view-one-line-per-mark') },
-  { file: 'label.pdf', says: t('room-view-label-for-bag-pdf'), hint: '80 × 45 mm' },
-  { file: 'pattern.json', says: t('room-view-pattern-json'), hint: t('room-view-can-be-imported-again') },
-]
 
 async function attempt(work: Promise<unknown> | undefined) {
   try {
@@ -164,12 +112,6 @@ function flip() {
   if (pattern.draft) void attempt(pattern.set({ ...pattern.draft, mirrored: !mirrored.value }))
 }
 
-async function choosePlier(event: Event) {
-  const name = (event.target as HTMLSelectElement).value
-  if (pattern.draft) await attempt(pattern.set({ ...pattern.draft, plier: name || null }))
-}
-const owned = ref<string[]>([])
-
 /** Starts from a kind where the address names one. */
 async function begin() {
   const { kind: word } = route.query
@@ -179,8 +121,6 @@ async function begin() {
     if (found) await pattern.start({ kind: found.kind, wire: found.wire })
     await router.replace('/findings/piece')
   }
-  const pliers = await data(api.GET('/api/pliers', { params: { query: { most: 200 } } }))
-  owned.value = pliers.entries.map((entry) => entry.record.name)
 }
 
 useDeskKeys({
@@ -190,17 +130,7 @@ useDeskKeys({
   step: (by) => (at.value = Math.min(Math.max(at.value + by, 0), last.value)),
 })
 
-// What is finished stays finished when another choice adds or takes away a step.
-watch(last, (now, before) => {
-  if (at.value >= before || at.value > now) at.value = now
-})
 watch(failed, (thrown) => thrown && notice.fail(thrown))
-watch(
-  () => pattern.draft?.kind,
-  () => {
-    at.value = last.value
-  },
-)
 watch(
   () => [settings.settings.unit, settings.settings.gauge],
   () => attempt(pattern.refresh()),
@@ -215,14 +145,6 @@ useSavedAddress(pattern, (id) => data(api.GET('/api/findings/{id}', { params: { 
   before: begin,
   after: () => (at.value = last.value),
 })
-
-/** Takes what is wound as a coil to where coils are planned. */
-async function toRings() {
-  const wound = pattern.worked?.wound_as
-  if (!wound) return
-  await rings.start(wound).catch(notice.fail)
-  await router.push('/rings')
-}
 </script>
 
 <template>
@@ -259,16 +181,11 @@ async function toRings() {
       <template v-else-if="compared"
         >{{ compared.differences.join('; ') || t('room-view-no-differences') }}.</template
       >
-      <button type="button" class="plain take-off" data-test="take-off" @click="laid = null">
+      <v-btn class="take-off inline" data-test="take-off" @click="laid = null">
         {{ t('room-view-remove') }}
-      </button>
+      </v-btn>
     </p>
-    <p v-if="pattern.worked?.wound_as" class="compared" data-test="wound-as">
-      {{ t('room-view-several-these-wound-as-coil')
-      }}<button type="button" class="plain take-off" @click="toRings">
-        {{ t('room-view-plan-coil-under-rings') }}
-      </button>
-    </p>
+    <WoundAs v-if="pattern.worked?.wound_as" class="compared" :coil="pattern.worked.wound_as" />
     <p v-if="shown === 'temper'" class="compared quiet" data-test="temper-legend">
       {{ t('room-view-how-much-what-metal-can') }}
     </p>
@@ -309,13 +226,7 @@ async function toRings() {
       <FigureColumn :figures="answer" :only="['cut', 'will-it-hold']" lead />
       <CheckList :checks="form.checks" which="pressing" @point="pointSegment" />
       <StepList v-if="settled" v-model="at" :steps="settled.form.steps" :desk="pattern" />
-      <label class="plier quiet">
-        {{ t('room-view-rolled-on')
-        }}<select :value="pliers ?? ''" data-test="plier" @change="choosePlier">
-          <option value="">{{ t('room-view-best-for-each-bend') }}</option>
-          <option v-for="name in owned" :key="name" :value="name">{{ name }}</option>
-        </select>
-      </label>
+      <PlierLine />
       <FigureColumn :figures="rest" :only="['will-it-hold', 'in-your-hand', 'off-the-spool']" />
       <CheckList :checks="(settled ?? pattern.worked).form.checks" which="well" />
     </template>
@@ -377,27 +288,5 @@ async function toRings() {
   bottom: 6px;
   margin: 0;
   text-align: center;
-}
-
-.plier {
-  display: flex;
-  align-items: baseline;
-  gap: 8px;
-  padding: 2px 0 4px 34px;
-}
-
-select {
-  font: inherit;
-  color: rgb(var(--v-theme-on-background));
-  background: none;
-  border: 0;
-  border-bottom: 1.5px solid rgb(var(--v-theme-primary));
-  min-height: 30px;
-  min-width: 0;
-  flex: 1;
-}
-
-option {
-  background: rgb(var(--v-theme-surface));
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { t } from '../../text'
 import PaperMenu from '../../shared/PaperMenu.vue'
+import MenuLine from '../../shared/MenuLine.vue'
 
 /** Trying the piece in the room otherwise. */
 defineProps<{ mirrored: boolean }>()
@@ -9,20 +10,20 @@ const emit = defineEmits<{ try: [how: 'fit' | 'wire' | 'mate' | 'over' | 'mirror
 
 <template>
   <PaperMenu :says="t('try-menu-try')" test="try">
-    <button type="button" class="plain menu-line" data-test="open-fit" @click="emit('try', 'fit')">
+    <MenuLine data-test="open-fit" @click="emit('try', 'fit')">
       {{ t('try-menu-fit-size-or-your-tools') }}
-    </button>
-    <button type="button" class="plain menu-line" data-test="open-wire" @click="emit('try', 'wire')">
+    </MenuLine>
+    <MenuLine data-test="open-wire" @click="emit('try', 'wire')">
       {{ t('try-menu-in-another-wire') }}
-    </button>
-    <button type="button" class="plain menu-line" data-test="mirror" @click="emit('try', 'mirror')">
+    </MenuLine>
+    <MenuLine data-test="mirror" @click="emit('try', 'mirror')">
       {{ mirrored ? t('try-menu-for-hand-was-drawn-for') : t('try-menu-for-other-hand-mirrored') }}
-    </button>
-    <button type="button" class="plain menu-line" data-test="open-mate" @click="emit('try', 'mate')">
+    </MenuLine>
+    <MenuLine data-test="open-mate" @click="emit('try', 'mate')">
       {{ t('try-menu-with-ring-or-another-piece') }}
-    </button>
-    <button type="button" class="plain menu-line" data-test="open-over" @click="emit('try', 'over')">
+    </MenuLine>
+    <MenuLine data-test="open-over" @click="emit('try', 'over')">
       {{ t('try-menu-compare-with-revision-or-another') }}
-    </button>
+    </MenuLine>
   </PaperMenu>
 </template>

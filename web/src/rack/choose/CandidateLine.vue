@@ -32,18 +32,12 @@ const opened = ref(false)
         {{ line }}
       </p>
       <p class="acts">
-        <button
-          type="button"
-          class="plain act"
-          :aria-expanded="opened"
-          data-test="reasons"
-          @click="opened = !opened"
-        >
+        <v-btn class="act inline" :aria-expanded="opened" data-test="reasons" @click="opened = !opened">
           {{ opened ? t('choose-view-fewer-reasons') : t('choose-view-every-reason') }}
-        </button>
-        <button type="button" class="plain act" data-test="use-candidate" @click="emit('use')">
+        </v-btn>
+        <v-btn class="act inline" data-test="use-candidate" @click="emit('use')">
           {{ t('choose-view-use-this-wire') }}
-        </button>
+        </v-btn>
       </p>
     </div>
   </li>

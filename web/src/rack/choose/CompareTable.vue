@@ -12,7 +12,7 @@ const props = defineProps<{
   /** Whether no load is given for the piece. */
   loadless: boolean
 }>()
-const { money, across } = useAmounts()
+const { money } = useAmounts()
 const percent = (share: number) => `${Math.round(100 * share)} %`
 const loads = [
   { label: t('choose-view-opens-at-as-made'), of: (one: WireCandidate) => one.holds_text?.[0] ?? '' },
@@ -22,10 +22,7 @@ const others: { label: string; of: (one: WireCandidate) => string }[] = [
   { label: t('choose-view-effort-20-awg-soft-copper'), of: (one) => one.effort.toFixed(1) },
   { label: t('choose-view-stretch-used-at-tightest-bend'), of: (one) => percent(one.strain_used) },
   { label: t('choose-view-springs-back'), of: (one) => `${(100 * (1 - one.springback_ratio)).toFixed(1)} %` },
-  {
-    label: t('choose-view-wire-one-as-cut'),
-    of: (one) => `${across(one.blank_mm)}, ${one.mass_g.toFixed(3)} g`,
-  },
+  { label: t('choose-view-wire-one-as-cut'), of: (one) => one.cut_text },
   { label: t('choose-view-costs'), of: (one) => money(one.cost) || t('choose-view-no-price-yet') },
 ]
 

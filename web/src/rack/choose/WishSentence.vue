@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import WordSelect from '../../shared/WordSelect.vue'
 import { t } from '../../text'
 import PiecePicker from '../PiecePicker.vue'
 import { useAmounts } from '../../shared/amounts'
@@ -21,12 +22,12 @@ const { currency } = useAmounts()
         :also="wish.forUses"
         first
       />{{ t('choose-view-worn')
-      }}<select v-model="wish.worn" class="word" :aria-label="t('choose-view-where-worn')" data-test="worn">
-        <option :value="null">{{ t('choose-view-where-usually') }}</option>
-        <option v-for="one in words?.worn ?? []" :key="one.word" :value="one.word">
-          {{ one.label }}
-        </option></select
-      >{{ t('choose-view-that-holds')
+      }}<WordSelect
+        v-model="wish.worn"
+        :aria-label="t('choose-view-where-worn')"
+        data-test="worn"
+        :choices="[{ word: null, label: t('choose-view-where-usually') }, ...(words?.worn ?? [])]"
+      />{{ t('choose-view-that-holds')
       }}<input
         v-model="wish.bears"
         class="word short"
@@ -35,27 +36,21 @@ const { currency } = useAmounts()
         :placeholder="t('choose-view-nothing')"
         data-test="bears"
       />{{ t('choose-view-matters')
-      }}<select
+      }}<WordSelect
         v-model="wish.matters"
-        class="word"
         :aria-label="t('choose-view-what-matters')"
         data-test="matters"
-      >
-        <option :value="null">{{ t('choose-view-nothing-more') }}</option>
-        <option v-for="one in words?.matters ?? []" :key="one.word" :value="one.word">
-          {{ one.label }}
-        </option></select
-      >.
-      <button
+        :choices="[{ word: null, label: t('choose-view-nothing-more') }, ...(words?.matters ?? [])]"
+      />.
+      <v-btn
         v-if="!wish.anySet"
-        type="button"
-        class="plain link more"
+        class="link more inline"
         :aria-expanded="wish.conditions"
         data-test="conditions"
         @click="wish.wantsMore = !wish.wantsMore"
       >
         {{ wish.conditions ? t('choose-view-fewer-conditions') : t('choose-view-more-conditions') }}
-      </button>
+      </v-btn>
     </p>
     <template v-if="wish.conditions">
       <p class="wish serif">
@@ -68,36 +63,24 @@ const { currency } = useAmounts()
           autocomplete="off"
           data-test="hole"
         />{{ t('choose-view-is')
-        }}<select
+        }}<WordSelect
           v-model="wish.finish"
-          class="word"
           :aria-label="t('choose-view-how-finished')"
           data-test="finish"
-        >
-          <option v-for="one in words?.finishes ?? []" :key="one.word" :value="one.word">
-            {{ one.label }}
-          </option></select
-        >,
-        <select
+          :choices="words?.finishes ?? []"
+        />,
+        <WordSelect
           v-model="wish.joined"
-          class="word"
           :aria-label="t('choose-view-how-joined')"
           data-test="joined"
-        >
-          <option v-for="one in words?.joins ?? []" :key="one.word" :value="one.word">
-            {{ one.label }}
-          </option></select
-        >{{ t('choose-view-made')
-        }}<select
+          :choices="words?.joins ?? []"
+        />{{ t('choose-view-made')
+        }}<WordSelect
           v-model="wish.maker"
-          class="word"
           :aria-label="t('choose-view-who-makes')"
           data-test="maker"
-        >
-          <option v-for="one in words?.makers ?? []" :key="one.word" :value="one.word">
-            {{ one.label }}
-          </option></select
-        >{{ t('choose-view-for-at-most')
+          :choices="words?.makers ?? []"
+        />{{ t('choose-view-for-at-most')
         }}<input
           v-model="wish.most"
           class="word short"

@@ -10,10 +10,11 @@ import { useForm, useShownLengths, useTyped } from '../../shared/form'
 import PiecePicker from '../PiecePicker.vue'
 import type { ChosenPiece } from '../../shared/asked'
 import PricesDialog from '../PricesDialog.vue'
+import CostAnswer from './CostAnswer.vue'
 import { useAmounts } from '../../shared/amounts'
 
 /** What a piece costs to make, against what it costs to buy. */
-const { currency, money } = useAmounts()
+const { currency } = useAmounts()
 const piece = ref<ChosenPiece | null>(null)
 const pricing = ref(false)
 /** What was typed stays when one looks at something else meanwhile. */
@@ -184,46 +185,7 @@ watch([typedFaults, error], () => {
       }}</v-btn>
       <PricesDialog v-model="pricing" @kept="start" />
     </section>
-    <section
-      v-if="cost"
-      class="answer"
-      :aria-label="t('cost-view-result')"
-      aria-live="polite"
-      data-test="cost"
-    >
-      <p class="watch old" :class="{ now: old }" :aria-hidden="!old" :data-test="old ? 'old' : undefined">
-        {{ t('cost-view-this-for-your-previous-entries') }}
-      </p>
-      <p class="large">
-        <span class="num" data-test="cost-each">{{ money(cost.each) }}</span>{{ ' '
-        }}<span class="quiet">{{ t('cost-view-one') }}</span>
-      </p>
-      <p class="large second">
-        <span class="num">{{ money(cost.pair) }}</span> <span class="quiet">{{ t('cost-view-pair') }}</span>
-      </p>
-      <v-table class="ledger">
-        <tbody>
-          <tr>
-            <td>{{ t('cost-view-wire-losses-included') }}</td>
-            <td class="right num">{{ money(cost.wire) }}</td>
-          </tr>
-          <tr>
-            <td>{{ t('cost-view-consumables') }}</td>
-            <td class="right num">{{ money(cost.consumables) }}</td>
-          </tr>
-          <tr>
-            <td>{{ t('cost-view-your-time-with-set-up') }}</td>
-            <td class="right num">{{ money(cost.hand) }}</td>
-          </tr>
-          <tr>
-            <td>{{ t('cost-view-all', { piecesn: request?.pieces_n }) }}</td>
-            <td class="right num">{{ money(cost.all) }}</td>
-          </tr>
-        </tbody>
-      </v-table>
-      <p class="serif verdict" data-test="verdict">{{ cost.text }}</p>
-      <p class="quiet working">{{ t('cost-view-one-2', { working: cost.working }) }}</p>
-    </section>
+    <CostAnswer v-if="cost" :cost="cost" :pieces-n="request?.pieces_n ?? 0" :old="old" />
     <p v-else-if="!piece" class="empty">
       {{ t('cost-view-save-plan-or-finding-first') }} <HelpLink about="wire" />
     </p>
@@ -257,41 +219,6 @@ watch([typedFaults, error], () => {
 
 .from {
   margin: 6px 0 0;
-}
-
-.large {
-  font-size: 2.6rem;
-  line-height: 1.1;
-  margin: 0;
-}
-
-.second {
-  font-size: 1.6rem;
-  margin-bottom: 12px;
-}
-
-.large .quiet {
-  font-size: 1.1rem;
-}
-
-.verdict {
-  font-size: 1.35rem;
-  line-height: 1.3;
-  margin: 16px 0 6px;
-}
-
-/* Its room is kept, so that nothing moves while one types. */
-.old:not(.now) {
-  visibility: hidden;
-}
-
-.teach {
-  font-size: 1.35rem;
-  line-height: 1.35;
-}
-
-.working {
-  font-size: 0.98rem;
 }
 
 @media (max-width: 900px) {

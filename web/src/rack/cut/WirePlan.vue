@@ -1,16 +1,15 @@
 <script setup lang="ts">
 import { t } from '../../text'
-import { computed, onBeforeUnmount, ref, watch } from 'vue'
-import { api, data, type CutPlan, type CutRequest, type StockCut, type Wanted } from '../../api/client'
+import { computed, ref } from 'vue'
+import { api, data, type StockCut, type Wanted } from '../../api/client'
 import { exportFile } from '../../shared/download'
-import { readFields, useForm, useShownLengths } from '../../shared/form'
 import { useNotice } from '../../shared/notice'
+import CutLosses from './CutLosses.vue'
 import CutStrip from './CutStrip.vue'
-import PaperField from '../../shared/PaperField.vue'
+import { useSolving } from './solving'
 import { useAmounts } from '../../shared/amounts'
 import { useRackRefresh } from '../../shared/picking'
 import { useWords } from '../../shared/words'
-import { holdBack } from '../../shared/coming'
 
 /** The cut plan of one wire: solved, drawn, ticked off as it is cut, booked in one step. */
 const props = defineProps<{ of: Wanted }>()
@@ -24,92 +23,8 @@ const kindOf = ({ kind }: StockCut) => {
   return named ? t('wire-plan-kind', { kind: named.label }) : ''
 }
 
-const losses = ref({ trim_mm: '', kerf_mm: '0', shortest_useful_mm: '' })
-const plan = ref<CutPlan | null>(null)
-const job = ref<number | null>(null)
-const progress = ref<{ tried_n: number; of_n: number; scrap_mm: number } | null>(null)
-const { elsewhere, take, attempt } = useForm()
-const cut = ref<string[]>([])
+const { losses, lost, plan, job, progress, cut, elsewhere, attempt, solve, stop } = useSolving(() => props.of)
 const setting = ref(false)
-let timer = 0
-
-/** What is lost at ends and cuts, as it was last read. */
-const lost = ref({ trim_mm: 0, kerf_mm: 0, shortest_useful_mm: 0 })
-const request = computed<CutRequest>(() => ({
-  stock: props.of.stock,
-  demand: props.of.demand,
-  ...lost.value,
-}))
-
-const { show, exact } = useShownLengths()
-watch(
-  () => props.of.label,
-  () => {
-    const { trim_mm, shortest_useful_mm } = props.of
-    losses.value = { trim_mm: show(trim_mm), kerf_mm: show(0), shortest_useful_mm: show(shortest_useful_mm) }
-  },
-  { immediate: true },
-)
-// What is ticked stays ticked as long as there is the same to cut from the same: asking again changes nothing.
-watch(
-  () => JSON.stringify([props.of.stock, props.of.demand]),
-  () => holdBack(solve()),
-  { immediate: true },
-)
-
-async function solve() {
-  window.clearTimeout(timer)
-  cut.value = []
-  progress.value = null
-  job.value = null
-  await attempt(async () => {
-    const asked = {
-      trim_mm: 'length',
-      kerf_mm: 'length',
-      shortest_useful_mm: 'length',
-    } as const
-    const {
-      trim_mm = 0,
-      kerf_mm = 0,
-      shortest_useful_mm = 0,
-    } = exact(await readFields(losses.value, asked), losses.value)
-    lost.value = { trim_mm, kerf_mm, shortest_useful_mm }
-    const state = await data(api.POST('/api/cut-plans/jobs', { body: request.value }))
-    job.value = state.job
-    await look(state.job)
-  })
-}
-
-async function look(id: number) {
-  if (job.value !== id) return
-  try {
-    const state = await data(api.GET('/api/cut-plans/jobs/{id}', { params: { path: { id } } }))
-    if (job.value !== id) return
-    progress.value = state.progress ?? null
-    if (state.plan) {
-      plan.value = state.plan
-      job.value = null
-    } else {
-      timer = window.setTimeout(() => void look(id), 120)
-    }
-  } catch (thrown) {
-    take(thrown)
-    job.value = null
-  }
-}
-
-async function stop() {
-  if (job.value === null) return
-  try {
-    await data(api.POST('/api/cut-plans/jobs/{id}/stop', { params: { path: { id: job.value } } }))
-  } catch (thrown) {
-    take(thrown)
-  }
-}
-onBeforeUnmount(() => {
-  window.clearTimeout(timer)
-  void stop()
-})
 
 const longest = computed(() => Math.max(1, ...(plan.value?.stock ?? []).map((piece) => piece.length_mm)))
 const name = (piece: StockCut) => props.of.names[piece.stock] ?? piece.stock
@@ -148,49 +63,19 @@ async function takeFile(file: string) {
       <h2>{{ of.label }}</h2>
       <span class="quiet">{{ t('wire-plan-needed', { wantedmm: metres(of.wanted_mm) }) }}</span>
       <span class="acts no-print">
-        <button
-          type="button"
-          class="plain act"
-          :aria-expanded="setting"
-          data-test="losses"
-          @click="setting = !setting"
-        >
+        <v-btn class="act inline" :aria-expanded="setting" data-test="losses" @click="setting = !setting">
           {{ t('wire-plan-trims-offcuts') }}
-        </button>
-        <button type="button" class="plain act" data-test="plan-pdf" @click="takeFile('cut-plan.pdf')">
+        </v-btn>
+        <v-btn class="act inline" data-test="plan-pdf" @click="takeFile('cut-plan.pdf')">
           {{ t('wire-plan-pdf') }}
-        </button>
-        <button type="button" class="plain act" data-test="plan-csv" @click="takeFile('cut-plan.csv')">
+        </v-btn>
+        <v-btn class="act inline" data-test="plan-csv" @click="takeFile('cut-plan.csv')">
           {{ t('wire-plan-csv') }}
-        </button>
+        </v-btn>
       </span>
     </header>
     <p v-for="line in of.of_lots ?? []" :key="line" class="watch">{{ line }}</p>
-    <div v-if="setting" class="losses no-print">
-      <PaperField
-        v-model="losses.trim_mm"
-        name="trim_mm"
-        :label="t('wire-plan-lost-at-each-flush-trim')"
-        figures
-        data-test="trim"
-        @change="solve"
-      />
-      <PaperField
-        v-model="losses.kerf_mm"
-        name="kerf_mm"
-        :label="t('wire-plan-lost-at-each-cut')"
-        :hint="t('wire-plan-0-for-nippers-blades-kerf')"
-        figures
-        @change="solve"
-      />
-      <PaperField
-        v-model="losses.shortest_useful_mm"
-        name="shortest_useful_mm"
-        :label="t('wire-plan-shortest-offcut-worth-keeping')"
-        figures
-        @change="solve"
-      />
-    </div>
+    <CutLosses v-if="setting" v-model="losses" @change="solve" />
     <p v-if="job !== null" class="quiet working" role="status" data-test="working">
       <progress :value="progress?.tried_n ?? 0" :max="progress?.of_n ?? 1" />
       {{
@@ -283,12 +168,6 @@ h2 {
 
 .act:hover {
   text-decoration: underline;
-}
-
-.losses {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(170px, 1fr));
-  gap: 0 20px;
 }
 
 .working {

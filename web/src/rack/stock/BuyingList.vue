@@ -27,9 +27,9 @@ const missing = computed(() => (props.needs ?? []).filter((need) => need.missing
           {{ need.text }} {{ need.cost ? `${money(need.cost)}.` : '' }}
           {{ need.source ? t('buying-list-from', { source: need.source }) : '' }}
         </p>
-        <button v-if="!need.packs_n" type="button" class="plain say" @click="emit('keep', need.wire)">
+        <v-btn v-if="!need.packs_n" class="say inline" @click="emit('keep', need.wire)">
           {{ t('buying-list-enter-how-sold') }}
-        </button>
+        </v-btn>
       </li>
     </ul>
     <SaveButton v-if="missing.length" class="ml-n4 no-print" path="/api/buying-list.csv">{{

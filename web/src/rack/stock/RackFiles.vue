@@ -8,6 +8,7 @@ import { useUnderWay } from '../../shared/underWay'
 import { useRackRefresh } from '../../shared/picking'
 import PaperMenu from '../../shared/PaperMenu.vue'
 import PaperDialog from '../../shared/PaperDialog.vue'
+import MenuLine from '../../shared/MenuLine.vue'
 
 /** The rack in and out: a file is looked at first, and comes in whole or not at all. */
 const refresh = useRackRefresh()
@@ -87,22 +88,20 @@ async function bringIn() {
 
 <template>
   <PaperMenu :says="t('rack-files-import-or-export')" test="rack-files">
-    <button type="button" class="plain menu-line" data-test="import" @click="chooser?.click()">
+    <MenuLine data-test="import" @click="chooser?.click()">
       {{ t('rack-files-import-table-or-json') }}
-    </button>
-    <button
+    </MenuLine>
+    <MenuLine
       v-for="{ file, title } in tables"
       :key="file"
-      type="button"
-      class="plain menu-line"
       :data-test="file"
       @click="take(`/api/stock/tables/${file}`)"
     >
       {{ t('rack-files-as-csv', { title }) }}
-    </button>
-    <button type="button" class="plain menu-line" data-test="rack-json" @click="take('/api/stock/all.json')">
+    </MenuLine>
+    <MenuLine data-test="rack-json" @click="take('/api/stock/all.json')">
       {{ t('rack-files-everything-as-json') }}
-    </button>
+    </MenuLine>
   </PaperMenu>
   <input
     ref="chooser"

@@ -9,17 +9,16 @@ import BuyingList from './BuyingList.vue'
 import StockLevelDialog from './StockLevelDialog.vue'
 import LotDialog from './LotDialog.vue'
 import LotPanel from './LotPanel.vue'
-import LotRow from './LotRow.vue'
+import { groupsOf } from './groups'
+import LotGroup from './LotGroup.vue'
 import RackFiles from './RackFiles.vue'
 import ScrapList from './ScrapList.vue'
 import PaperField from '../../shared/PaperField.vue'
 import { useFilterInAddress, useOpenedByAddress, useTickInAddress } from '../../shared/address'
-import { useAmounts } from '../../shared/amounts'
 import { useTyped } from '../../shared/form'
 import { useWords } from '../../shared/words'
 import { vOneStop } from '../../shared/oneStop'
 
-const { metres } = useAmounts()
 const words = useWords()
 const find = useFilterInAddress('find')
 const metal = useFilterInAddress<Wire['metal']>('metal')
@@ -68,21 +67,7 @@ const { data: metals } = useQuery({
 })
 const { data: needs } = useQuery({ queryKey: ['needs'], queryFn: () => data(api.GET('/api/buying-list')) })
 
-/** Lots of one wire stand together, under its name. */
-const groups = computed(() => {
-  const groups: { shown: string; wire: Wire; lots: Stocked[]; left: number; longest: number }[] = []
-  for (const lot of rack.value?.lots ?? []) {
-    let group = groups.at(-1)
-    if (!group || group.shown !== lot.wire_label) {
-      group = { shown: lot.wire_label, wire: lot.record.wire, lots: [], left: 0, longest: 1 }
-      groups.push(group)
-    }
-    group.lots.push(lot)
-    group.left += lot.balance.left_mm
-    if (lot.record.kind !== 'spool') group.longest = Math.max(group.longest, lot.balance.left_mm)
-  }
-  return groups
-})
+const groups = computed(() => groupsOf(rack.value?.lots ?? []))
 const missing = computed(() => new Map(needs.value?.map((need) => [need.label, need.missing_mm])))
 const empty = computed(() => metals.value?.length === 0 && !usedUp.value)
 
@@ -112,11 +97,10 @@ function choose(next: Wire['metal']) {
         <RackFiles />
       </div>
       <div v-if="!empty" class="bar filters no-print">
-        <button
+        <v-btn
           v-for="total in metals ?? []"
           :key="total.metal"
-          type="button"
-          class="plain toggle"
+          class="toggle"
           :aria-pressed="metal === total.metal"
           data-test="filter-metal"
           @click="choose(total.metal)"
@@ -125,7 +109,7 @@ function choose(next: Wire['metal']) {
           <span class="quiet">{{
             t('stock-view-g', { leftg: total.left_g.toFixed(total.left_g < 10 ? 1 : 0) })
           }}</span>
-        </button>
+        </v-btn>
       </div>
       <div v-if="!empty" class="bar filters no-print">
         <v-select
@@ -167,33 +151,14 @@ function choose(next: Wire['metal']) {
         <template v-else> {{ t('stock-view-no-wire-yet-add-spool') }} <HelpLink about="wire" /> </template>
       </p>
       <div v-else v-one-stop="'.lot'" data-test="lots">
-        <section v-for="group in groups" :key="group.shown" class="group">
-          <header>
-            <h2>{{ group.shown }}</h2>
-            <span class="quiet">{{ metres(group.left) }}</span>
-            <span v-if="(missing.get(group.shown) ?? 0) > 0" class="watch low" data-test="low">
-              {{ t('stock-view-low-short', { group: metres(missing.get(group.shown) ?? 0) }) }}
-            </span>
-            <button
-              type="button"
-              class="plain how no-print"
-              :aria-label="t('stock-view-when-buy-again', { group: group.shown })"
-              data-test="keeping"
-              @click="keeping = group.wire"
-            >
-              {{ t('stock-view-when-buy-again-2') }}
-            </button>
-          </header>
-          <ul>
-            <LotRow
-              v-for="lot in group.lots"
-              :key="lot.id"
-              :lot="lot"
-              :longest="group.longest"
-              @open="opened = lot.id"
-            />
-          </ul>
-        </section>
+        <LotGroup
+          v-for="group in groups"
+          :key="group.shown"
+          :group="group"
+          :short-mm="missing.get(group.shown) ?? 0"
+          @keep="keeping = group.wire"
+          @open="opened = $event"
+        />
         <nav v-if="rack.total > most" class="pages" :aria-label="t('stock-view-pages')">
           <v-btn :disabled="page === 0" @click="page -= 1">{{ t('stock-view-back') }}</v-btn>
           <span class="quiet">{{
@@ -259,39 +224,6 @@ function choose(next: Wire['metal']) {
 
 .holds input {
   min-width: 5em;
-}
-
-.group header {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: baseline;
-  gap: 2px 14px;
-  padding-top: 16px;
-  border-bottom: 1px solid rgb(var(--v-theme-hairline));
-}
-
-.group h2 {
-  margin: 0 0 4px;
-}
-
-.how {
-  margin-left: auto;
-  color: rgb(var(--v-theme-primary));
-  min-height: 30px;
-}
-
-.how:hover {
-  text-decoration: underline;
-}
-
-.low {
-  font-weight: 700;
-}
-
-ul {
-  list-style: none;
-  margin: 0;
-  padding: 0;
 }
 
 .pages {

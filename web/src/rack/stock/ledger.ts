@@ -1,4 +1,14 @@
+import { computed } from 'vue'
 import type { LedgerLine } from '../../api/client'
+import { useWords } from '../../shared/words'
+
+/** What comes to a lot and leaves it, as the server calls it. */
+export function useMovementKinds() {
+  const words = useWords()
+  const kinds = computed(() => words.value?.movement_kinds ?? [])
+  const labelOf = (word: string) => kinds.value.find((one) => one.word === word)?.label ?? word
+  return { kinds, labelOf }
+}
 
 /** Lines of the ledger that are one piece of work: so many cuts of one batch. */
 export interface Booked {

@@ -112,6 +112,7 @@ turn-counter-this-simulated-winder = { " " }(This is the simulated winder.)
 
 ## clock
 
+clock-h = { $hours } h
 clock-h-min = { $minutes } h { $minutes2 } min
 clock-min = { $minutes } min
 clock-less-than-minute = less than a minute

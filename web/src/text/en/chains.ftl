@@ -38,6 +38,8 @@ chain-stage-drag-turn = drag to turn
 ## chain-view
 
 chain-view-three-repeats = three repeats
+chain-view-rods = Rods
+chain-view-figures = Figures
 chain-view-ring-by-ring = ring by ring
 chain-view-twelve = twelve
 chain-view-backwards = backwards
@@ -119,6 +121,7 @@ link-diagram-which-ring-goes-through-which = Which ring goes through which
 
 ## own-weave
 
+own-weave-ring = ring
 own-weave-my-weave = My weave
 own-weave-mine = { $name }, mine
 own-weave-so-far = , { $smallestratio } so far
@@ -140,6 +143,8 @@ own-weave-turns-by-half = turns by half
 own-weave-turns-freely = turns freely
 own-weave-continues-as-sheet = continues as a sheet
 own-weave-part-ring = Part of ring { $i }
+own-weave-same-side = Each ring enters the next ones from the same side.
+own-weave-each-side-in-turn = Each ring enters the next ones from one side and the other in turn.
 own-weave-its-rings-stay-folded-over = { $folds } of its rings stay folded over others, as in the weave it came from.
 own-weave-working-out-how-lies = Working out how it lies: { $far }{ " " }
 own-weave-stop-use-best = Stop and use the best

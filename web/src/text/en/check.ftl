@@ -56,7 +56,10 @@ check-view-why = Why?
 checks-view-archived-no-longer-counts = Archived: { $name }. It no longer counts.
 checks-view-name-batch = { $name } (batch { $id })
 checks-view-on-bench = On the bench
-checks-view-batch = batch { $id }
+checks-view-practice = practice
+checks-view-trial-check = trial
+checks-view-coil = coil
+checks-view-pieces = pieces
 checks-view-finished-pieces = finished pieces
 checks-view-trial-piece = a trial piece
 checks-view-coils-let-go-not-cut = coils, let go and not cut
@@ -156,6 +159,10 @@ lot-box-all-its-measurements = All its measurements
 
 lot-plot-point = Measurement { $n }: { $flow } % ± { $spread } %
 lot-plot-springback-compared-with-usual-usual = Springback compared with usual. Usual spread ± { $handbookspread } %. { $spread }. Now: { $flow } % ± { $spread2 } %.
+lot-plot-axis = measurement
+lot-plot-now = now
+lot-plot-pull-n = pull test { $n }
+lot-plot-pull = pull test { $at }: { $at2 } %
 lot-plot-measurement = measurement { $at }: { $at2 } %
 lot-plot-springs-back-more = springs back more, %
 lot-plot-usual = usual ± { $handbookspread } %
@@ -271,3 +278,28 @@ trial-panel-this-one-came-out-right = This one came out right.
 trial-panel-try-next-blank = Try the next blank
 trial-panel-cut-like-this-from-now-on = Cut “{ $name }” like this from now on
 trial-panel-save-finding-first-use-what = Save the finding first to use what the trial showed.
+
+## pull-dialog
+
+pull-dialog-pull-test = Pull test of lot { $lotn }
+pull-dialog-save = Save pull test
+pull-dialog-most-weight = Most weight
+pull-dialog-weight-hint = As the scale shows it, for example 5.2 kg or 11.5 lb
+pull-dialog-length-before = Between the marks before
+pull-dialog-length-after = Between the marks after, let go
+pull-dialog-it-broke = The wire broke
+pull-dialog-wire-used = Wire used
+pull-dialog-wire-used-hint = Leave empty if it is not to be taken off the stock
+pull-dialog-yes-save-that = Yes, save that
+pull-dialog-right-save = The weight is right, save it
+
+## pull-list
+
+pull-list-add = Add pull test
+pull-list-pull-tests = Pull tests
+pull-list-none = No pull test yet. Wire pulled with a hanging scale shows how strong it is before anything is wound.
+pull-list-looks-wrong = Looks wrong: make it again, or set it aside.
+pull-list-set-aside = Set aside
+pull-list-count-again = Count again
+pull-list-was-set-aside = Pull test set aside
+pull-list-counts-again = Pull test counts again

@@ -102,7 +102,7 @@ help-view-cut-length-text = The middle of the wire keeps its length when it bend
 help-view-ring-size = Ring size
 help-view-ring-size-text = A coil springs open when you let go. How far depends on metal, temper, wire and rod. The saw takes a little from each ring. What is left is the ring you get.
 help-view-your-spool = Your spool
-help-view-your-spool-text = A single spool can differ a lot from the handbook. One measured coil shows how yours springs back, and its plans use that.
+help-view-your-spool-text = A single spool can differ a lot from the handbook. One measured coil, or a pull test, shows how yours springs back, and its plans use that.
 help-view-strength = Strength
 help-view-strength-text = The weakest loop opens once its wire bends all through. You see the weight that starts to open it and the weight that pulls it open. Both are estimates.
 help-view-cracks = Cracks
@@ -147,6 +147,8 @@ help-view-term-scrap = Scrap
 help-view-term-scrap-means = Wire and pieces for the refiner, kept apart by metal.
 help-view-term-springback = Springback
 help-view-term-springback-means = How far a bend opens when you let go.
+help-view-term-pull-test = Pull test
+help-view-term-pull-test-means = Pulling a length of wire with a scale until it stays longer or breaks: it shows how strong the wire is.
 help-view-term-tail = Tail
 help-view-term-tail-means = Extra wire that is held while winding or wrapping, and cut off afterwards.
 help-view-term-temper = Temper
@@ -162,3 +164,17 @@ help-view-term-work-harden = Work-harden
 help-view-term-work-harden-means = Bending, hammering and tumbling make metal harder.
 help-view-term-wrap = Wrap
 help-view-term-wrap-means = Turns of wire round its own stem.
+
+## hardening-plot
+
+hardening-plot-title = How a metal hardens
+hardening-plot-about = One curve for drawing, bending and hammering: the stress at which wire begins to bend for good. The band is the usual ± 15 %; the source is the table above. A coil or a pull test puts a lot of yours on the curve:{ " " }
+hardening-plot-springback = Springback
+hardening-plot-drawn = gauge numbers drawn since it was annealed, or worked as much
+hardening-plot-yields = begins to bend, MPa
+hardening-plot-lot = Lot { $lotn }
+hardening-plot-temper = Temper
+hardening-plot-gives-at = Begins to bend at, MPa
+hardening-plot-breaks-at = Breaks at, MPa
+hardening-plot-temper-at = { $temper }: about { $mpa } MPa
+hardening-plot-described = How { $metal } hardens. { $tempers }.

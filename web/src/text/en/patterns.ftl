@@ -26,10 +26,13 @@ blank-strip-filing = filing
 blank-strip-flush-flush-off-spool = { $all } = { $flush } { $unit } flush to flush; { $cut } { $unit } off the spool
 blank-strip-used = { " " }used
 blank-strip-from-right = { " " }from right
+blank-strip-rounding = rounding
 blank-strip-longer = longer { $surplusat }
 blank-strip-in-piece = { $developedmm } in the piece
+blank-strip-end = end
 blank-strip-from-end = { $what } from the end
-blank-strip-from-end-2 = { $what } { $ruler } from the { $left } end
+blank-strip-from-right-end = { $what } { $ruler } from the right end
+blank-strip-from-left-end = { $what } { $ruler } from the left end
 blank-strip-strip-one-blank-as-straight = The strip: one blank as straight wire
 blank-strip-strip-one-blank-folded-in = The strip: one blank, folded in its middle, its two halves on each other
 
@@ -89,6 +92,11 @@ over-dialog-close = Close
 
 ## room-view
 
+room-view-front = front
+room-view-side = side
+room-view-temper = temper
+room-view-marks = marks
+room-view-pliers = Pliers
 room-view-good-know = good to know
 room-view-pattern-card-a5-pdf = Finding card A5, PDF
 room-view-true-size-with-check-bars = true size, with check bars

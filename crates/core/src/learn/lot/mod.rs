@@ -1,4 +1,4 @@
-//! How a lot springs: learned from coils and rings that were measured.
+//! How a lot springs: learned from coils and rings that were measured, and from wire that was pulled.
 //!
 //! One factor on the flow stress, as a share of the modulus, is not known of a lot. What was measured says how likely each
 //! value of it is (Bayes): the handbook's spread comes first, each measured inside speaks for the factors that would give
@@ -6,17 +6,22 @@
 
 mod drift;
 mod one_rod;
+pub mod pull;
 pub mod rods;
+mod series;
 
 use serde::Serialize;
 
 use self::drift::drift;
-use self::one_rod::{OneRod, Really};
+use self::one_rod::OneRod;
+use self::pull::{PullPoint, Pulled};
 use self::rods::RodError;
+use self::series::{Really, Series};
 use crate::ring::RingRequest;
 use crate::tool::coil::Coil;
 use crate::tool::hand::HandSpread;
 use crate::tool::mandrel::Mandrel;
+use crate::tool::workshop::Workshop;
 use crate::wire::SIZE_SPREAD;
 use crate::wire::bending::Bending;
 use crate::wire::lot::{HANDBOOK_SPREAD, LotFactor};
@@ -48,6 +53,15 @@ pub struct MeasuredInside {
     pub off_spool_mm: Option<f64>,
     /// Whether the maker has set it aside: it is shown, and teaches nothing.
     pub excluded: bool,
+}
+
+/// Everything that was measured of a lot.
+#[derive(Debug, Clone, PartialEq, Default)]
+pub struct MeasuredLot {
+    /// Its coils and rings.
+    pub insides: Vec<MeasuredInside>,
+    /// Its pull tests.
+    pub pulls: Vec<Pulled>,
 }
 
 /// What one measured inside says, for the plot.
@@ -104,8 +118,10 @@ pub struct LotLearned {
     pub handbook_spread: f64,
     /// How many measurements teach it.
     pub measured_n: u32,
-    /// Each measurement, in the order it was given.
+    /// Each coil and ring, in the order it was given.
     pub points: Vec<LotPoint>,
+    /// Each pull test, in the order it was given.
+    pub pulls: Vec<PullPoint>,
     /// How it changes along the spool, where it surely does.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub drift: Option<Drift>,
@@ -252,53 +268,84 @@ fn grid(mean: f64, spread: f64) -> Vec<f64> {
 /// ```
 #[must_use]
 pub fn learn(measured: &[MeasuredInside], hand: &HandSpread) -> LotLearned {
-    learn_on(measured, hand, &|rod| RodError::unknown(rod, hand))
+    let lot = MeasuredLot { insides: measured.to_vec(), pulls: vec![] };
+    learn_on(&lot, hand, &|rod| RodError::unknown(rod, hand))
+}
+
+/// Everything that was measured of a lot, asked what each factor of a grid would give.
+struct Asked<'a> {
+    rods: Vec<OneRod<'a>>,
+    pulls: Series,
+    values: Vec<f64>,
+}
+
+impl<'a> Asked<'a> {
+    fn of(lot: &'a MeasuredLot, hand: &HandSpread, rods_error: &dyn Fn(&Mandrel) -> RodError) -> Self {
+        let rods = OneRod::of(&lot.insides, hand, rods_error);
+        let mut asked = Self { rods, pulls: pull::series(&lot.pulls), values: vec![] };
+        asked.ask(grid(1.0, HANDBOOK_SPREAD));
+        asked
+    }
+
+    fn ask(&mut self, values: Vec<f64>) {
+        self.rods.iter_mut().for_each(|rod| rod.ask(&values));
+        self.pulls.gives.clone_from(&values);
+        self.values = values;
+    }
+
+    /// The series: of each rod, and of the pull tests as the last.
+    fn series(&self) -> impl Iterator<Item = &Series> {
+        self.rods.iter().map(|rod| &rod.series).chain([&self.pulls])
+    }
+
+    /// What could really be read in each series; the same for every grid.
+    fn really(&self) -> Vec<Really> {
+        self.series().map(Series::really).collect()
+    }
+
+    /// How likely each series makes the factors.
+    fn logs(&self, really: &[Really]) -> Vec<Vec<f64>> {
+        self.series().zip(really).map(|(series, really)| series.logs(really, None)).collect()
+    }
 }
 
 /// The same on rods of which something is known.
-fn learn_on(
-    measured: &[MeasuredInside],
-    hand: &HandSpread,
-    rods_error: &dyn Fn(&Mandrel) -> RodError,
-) -> LotLearned {
-    if measured.is_empty() {
+fn learn_on(lot: &MeasuredLot, hand: &HandSpread, rods_error: &dyn Fn(&Mandrel) -> RodError) -> LotLearned {
+    if lot.insides.is_empty() && lot.pulls.is_empty() {
         return LotLearned {
             flow: 1.0,
             spread: HANDBOOK_SPREAD,
             handbook_spread: HANDBOOK_SPREAD,
             measured_n: 0,
             points: vec![],
+            pulls: vec![],
             drift: None,
             rods: vec![],
         };
     }
-    let mut rods = OneRod::of(measured, hand, rods_error);
-    let mut values = grid(1.0, HANDBOOK_SPREAD);
-    rods.iter_mut().for_each(|rod| rod.ask(&values));
-    let really: Vec<Really> = rods.iter().map(OneRod::really).collect();
-    let of_rods = |rods: &[OneRod]| -> Vec<Vec<f64>> {
-        rods.iter().zip(&really).map(|(rod, really)| rod.logs(really, None)).collect()
-    };
-    let logs = of_rods(&rods);
-    let mut belief = Belief::of(&values, logs.iter());
+    let mut asked = Asked::of(lot, hand, rods_error);
+    let really = asked.really();
+    let logs = asked.logs(&really);
+    let mut belief = Belief::of(&asked.values, logs.iter());
     // Told on the wide grid: what the others foretell may lie far from what an odd one drags all to.
-    let mut points = points(&rods, &really, &logs, &values, &belief, measured);
-    let coarse = values.get(1).zip(values.first()).map_or(1.0, |(b, a)| b - a);
+    let mut points = points(&asked, &really, &logs, &belief, &lot.insides);
+    let pulls = pull::points(&asked, &really, &logs, &lot.pulls);
+    let coarse = asked.values.get(1).zip(asked.values.first()).map_or(1.0, |(b, a)| b - a);
     if belief.spread < 3.0 * coarse {
-        values = grid(belief.mean, belief.spread.max(coarse / 2.0));
-        rods.iter_mut().for_each(|rod| rod.ask(&values));
-        belief = Belief::of(&values, of_rods(&rods).iter());
+        asked.ask(grid(belief.mean, belief.spread.max(coarse / 2.0)));
+        belief = Belief::of(&asked.values, asked.logs(&really).iter());
     }
-    for rod in &rods {
-        let now_mm = belief.foretells(&rod.gives_mm).0;
-        rod.seen.iter().for_each(|seen| points[seen.at].now_mm = now_mm + seen.differs_mm);
+    for OneRod { series, .. } in &asked.rods {
+        let now_mm = belief.foretells(&series.gives).0;
+        series.seen.iter().for_each(|seen| points[seen.at].now_mm = now_mm + seen.differs);
     }
     // However many are measured: the wire is one, and so is what its size is off by.
     let by_size = |rod: &OneRod| {
         let slope = slope(rod.wound, rod.of, belief.mean);
         if slope > 1e-6 { rod.by_size_mm.abs() / slope } else { HANDBOOK_SPREAD }
     };
-    let least = rods.iter().map(by_size).fold(HANDBOOK_SPREAD, f64::min);
+    let by_pulls = if lot.pulls.is_empty() { HANDBOOK_SPREAD } else { pull::BY_SIZE };
+    let least = asked.rods.iter().map(by_size).fold(by_pulls, f64::min);
     belief.spread = belief.spread.max(least);
     let drift = drift(&points);
     if let Some(drift) = drift {
@@ -308,17 +355,29 @@ fn learn_on(
             point.outlier = point.off.abs() > OUTLIER;
         }
     }
-    let counts = measured.iter().filter(|one| !one.excluded).count();
+    let counts = points.iter().map(|one| one.excluded).chain(pulls.iter().map(|one| one.excluded));
     let (flow, spread) = drift.map_or((belief.mean, belief.spread), |drift| (drift.here, drift.here_spread));
     LotLearned {
         flow,
         spread,
         handbook_spread: HANDBOOK_SPREAD,
-        measured_n: u32::try_from(counts).unwrap_or(u32::MAX),
+        measured_n: u32::try_from(counts.filter(|excluded| !excluded).count()).unwrap_or(u32::MAX),
         points,
+        pulls,
         drift,
-        rods: rods.iter().map(|rod| rod.wound.mandrel.clone()).collect(),
+        rods: asked.rods.iter().map(|rod| rod.wound.mandrel.clone()).collect(),
     }
+}
+
+/// How likely all series make the factors without one of a series, `n`, that is looked at.
+fn without(
+    asked: &Asked,
+    really: &[Really],
+    logs: &[Vec<f64>],
+    (n, series, seen): (usize, &Series, &series::Seen),
+) -> Belief {
+    let without = series.logs(&really[n], Some(seen).filter(|seen| seen.counts));
+    Belief::of(&asked.values, logs.iter().enumerate().map(|(i, of)| if i == n { &without } else { of }))
 }
 
 /// How much an inside grows with the factor, mm.
@@ -328,35 +387,33 @@ pub(super) fn slope(wound: &RingRequest, of: Inside, flow: f64) -> f64 {
 }
 
 fn points(
-    rods: &[OneRod],
+    asked: &Asked,
     really: &[Really],
     logs: &[Vec<f64>],
-    values: &[f64],
     belief: &Belief,
     measured: &[MeasuredInside],
 ) -> Vec<LotPoint> {
     let mut points: Vec<(usize, LotPoint)> = vec![];
-    for (n, rod) in rods.iter().enumerate() {
+    for (n, rod) in asked.rods.iter().enumerate() {
         let slope = slope(rod.wound, rod.of, belief.mean);
         let by_slope = |mm: f64| if slope > 1e-6 { mm / slope } else { HANDBOOK_SPREAD };
-        let foretold = belief.foretells(&rod.gives_mm).0;
-        for seen in &rod.seen {
+        let foretold = belief.foretells(&rod.series.gives).0;
+        for seen in &rod.series.seen {
             let one = &measured[seen.at];
-            let all = rod.shared_mm.hypot(seen.own_mm);
-            let without = rod.logs(&really[n], Some(seen).filter(|seen| seen.counts));
-            let others = logs.iter().enumerate().map(|(i, of_rod)| if i == n { &without } else { of_rod });
-            let (mean, spread) = Belief::of(values, others).foretells(&rod.gives_mm);
+            let all = rod.series.shared.hypot(seen.own);
+            let (mean, spread) =
+                without(asked, really, logs, (n, &rod.series, seen)).foretells(&rod.series.gives);
             // Those wound on the same rod have its error in common: only their own chance tells them apart.
-            let off = (seen.mm - mean) / spread.hypot(all);
+            let off = (seen.value - mean) / spread.hypot(all);
             points.push((
                 seen.at,
                 LotPoint {
                     flow: flow_giving(&one.wound, one.of, one.inside_mm - rod.off_mm),
                     spread: by_slope(all),
-                    own_spread: by_slope(seen.own_mm),
+                    own_spread: by_slope(seen.own),
                     inside_mm: one.inside_mm,
                     handbook_mm: inside_with(&one.wound, one.of, 1.0).unwrap_or(0.0),
-                    now_mm: foretold + seen.differs_mm,
+                    now_mm: foretold + seen.differs,
                     off_spool_mm: one.off_spool_mm,
                     excluded: one.excluded,
                     off,
@@ -389,6 +446,31 @@ impl LotLearned {
         LotFactor { lot_n, flow: self.flow, spread: self.spread }
     }
 
+    /// Whether several coils agree with one another and with no wire of their metal, and if so whether they came out larger
+    /// (`true`) or smaller: then it is the rod that is not what its label says.
+    #[must_use]
+    pub fn accuses_rod(&self) -> Option<bool> {
+        let counted: Vec<&LotPoint> = self.points.iter().filter(|point| !point.excluded).collect();
+        let larger = counted.first()?.off > 0.0;
+        let all = counted.iter().all(|point| point.outlier && (point.off > 0.0) == larger);
+        (counted.len() > 1 && all).then_some(larger)
+    }
+
+    /// What is known in a sentence, in a workshop: a rod that is not, or no longer, among its tools cannot be corrected there.
+    #[must_use]
+    pub fn told_in(&self, workshop: &Workshop) -> String {
+        let owned = self.rods.iter().any(|rod| workshop.own(rod).is_some());
+        if self.accuses_rod().is_some() && !owned {
+            let handbook_spread = format!("{:.0} %", 100.0 * HANDBOOK_SPREAD);
+            return text!(
+                "lot-nothing-learned-yet-so-usual",
+                handbook_spread,
+                odd = text!("lot-rod-not-among-tools")
+            );
+        }
+        self.told()
+    }
+
     /// What is known in a sentence, with what to do about what is odd.
     #[must_use]
     pub fn told(&self) -> String {
@@ -400,6 +482,9 @@ impl LotLearned {
             self.points.iter().filter(|point| point.outlier && !point.excluded).collect();
         let odd = match (&odd[..], self.measured_n) {
             ([], _) => "",
+            // They agree with one another, and no wire of this metal is so: it is the rod.
+            _ if self.accuses_rod() == Some(true) => text!("lot-all-larger-than-metal-gives"),
+            _ if self.accuses_rod() == Some(false) => text!("lot-all-smaller-than-metal-gives"),
             (_, 1) => {
                 text!("lot-one-measurement-doesnt-fit-this")
             }

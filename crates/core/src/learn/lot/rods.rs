@@ -4,8 +4,8 @@
 //! rod's error, as surely as it was foretold and read. What other lots say of a rod is taken off a lot's coils before its
 //! factor is learned, so that no coil speaks twice. Gaussians all through, one pass: a second would change thousandths.
 
-use super::one_rod::{OneRod, Really};
-use super::{Belief, HANDBOOK_SPREAD, LEAST_SPREAD_MM, LotLearned, MeasuredInside, grid, learn_on};
+use super::one_rod::OneRod;
+use super::{Asked, Belief, LEAST_SPREAD_MM, LotLearned, MeasuredLot, learn_on};
 use crate::tool::hand::HandSpread;
 use crate::tool::mandrel::Mandrel;
 use crate::words::gauge::MM_PER_INCH;
@@ -63,7 +63,7 @@ const SURE: f64 = 2.0;
 /// Learns lots and rods from everything that was measured, lot by lot.
 ///
 /// ```
-/// use lorimant_core::learn::lot::{Inside, MeasuredInside, inside_with, learn};
+/// use lorimant_core::learn::lot::{Inside, MeasuredInside, MeasuredLot, inside_with, learn};
 /// use lorimant_core::learn::lot::rods::learn_together;
 /// use lorimant_core::ring::RingRequest;
 /// use lorimant_core::tool::{hand::HandSpread, mandrel::Mandrel};
@@ -80,15 +80,18 @@ const SURE: f64 = 2.0;
 /// };
 /// // Three lots, each on a true rod of 4 mm and one of 5 mm that is a twentieth too thick.
 /// let metals = [Metal::Copper, Metal::FineSilver, Metal::RedBrass];
-/// let lots = metals.map(|metal| vec![coil(metal, 4.0, 4.0), coil(metal, 5.0, 5.05)]).to_vec();
+/// let lots = metals.map(|metal| MeasuredLot {
+///     insides: vec![coil(metal, 4.0, 4.0), coil(metal, 5.0, 5.05)],
+///     pulls: vec![],
+/// });
 /// let known = learn_together(&lots, &hand);
 /// let thick = &known.rods[1];
 /// assert!(thick.rod.diameter_mm == 5.0 && (0.02..0.06).contains(&thick.error.off_mm));
 /// // A lot by itself is learned as ever.
-/// assert_eq!(learn_together(&lots[..1], &hand).lots[0], learn(&lots[0], &hand));
+/// assert_eq!(learn_together(&lots[..1], &hand).lots[0], learn(&lots[0].insides, &hand));
 /// ```
 #[must_use]
-pub fn learn_together(lots: &[Vec<MeasuredInside>], hand: &HandSpread) -> Together {
+pub fn learn_together(lots: &[MeasuredLot], hand: &HandSpread) -> Together {
     let mut rods: Vec<(Mandrel, Vec<Says>)> = vec![];
     for (lot, measured) in lots.iter().enumerate() {
         for (rod, error) in of_lot(measured, hand) {
@@ -130,21 +133,19 @@ pub fn learn_together(lots: &[Vec<MeasuredInside>], hand: &HandSpread) -> Togeth
 }
 
 /// What a lot says of each of its rods, by what its other rods foretell.
-fn of_lot(measured: &[MeasuredInside], hand: &HandSpread) -> Vec<(Mandrel, RodError)> {
-    let mut rods = OneRod::of(measured, hand, &|rod| RodError::unknown(rod, hand));
-    let values = grid(1.0, HANDBOOK_SPREAD);
-    rods.iter_mut().for_each(|rod| rod.ask(&values));
-    let really: Vec<Really> = rods.iter().map(OneRod::really).collect();
-    let logs: Vec<Vec<f64>> = rods.iter().zip(&really).map(|(rod, really)| rod.logs(really, None)).collect();
+fn of_lot(measured: &MeasuredLot, hand: &HandSpread) -> Vec<(Mandrel, RodError)> {
+    let asked = Asked::of(measured, hand, &|rod| RodError::unknown(rod, hand));
+    let really = asked.really();
+    let logs = asked.logs(&really);
     let says = |(n, rod): (usize, &OneRod)| {
-        let others = logs.iter().enumerate().filter(|(i, _)| *i != n).map(|(_, of_rod)| of_rod);
-        let (foretold_mm, spread_mm) = Belief::of(&values, others).foretells(&rod.gives_mm);
+        let others = logs.iter().enumerate().filter(|(i, _)| *i != n).map(|(_, of)| of);
+        let (foretold_mm, spread_mm) = Belief::of(&asked.values, others).foretells(&rod.series.gives);
         let (mm, own_mm) = really[n].mean()?;
         // The wire's size moves all rods of a lot, so that it is no rod's error.
         let spread_mm = spread_mm.hypot(own_mm).hypot(rod.by_size_mm);
         Some((rod.wound.mandrel.clone(), RodError { off_mm: mm - foretold_mm, spread_mm }))
     };
-    rods.iter().enumerate().filter_map(says).collect()
+    asked.rods.iter().enumerate().filter_map(says).collect()
 }
 
 /// As the last figure of a caliper shows it: what is asked for is a reading of the rod, not of a piece.

@@ -22,13 +22,15 @@ impl MarkOut {
     pub fn told(&self, unit: LengthUnit) -> String {
         let of = |middle: bool| {
             let marks: Vec<&Marked> = self.at.iter().filter(|mark| mark.middle == middle).collect();
-            let from = |far: bool, end: &str| {
+            let from = |far: bool| {
                 let marks = marks.iter().filter(|mark| mark.far == far);
                 let at: Vec<String> = marks.map(|mark| on_ruler(mark.mm, unit)).collect();
-                (!at.is_empty()).then(|| text!("mark-out-from-end", at = listed(&at), end))
+                (!at.is_empty()).then(|| match far {
+                    true => text!("mark-out-from-right-end", at = listed(&at)),
+                    false => text!("mark-out-from-left-end", at = listed(&at)),
+                })
             };
-            let ends: Vec<String> =
-                [from(false, "left"), from(true, "right")].into_iter().flatten().collect();
+            let ends: Vec<String> = [false, true].into_iter().filter_map(from).collect();
             let what = match (marks.len(), middle) {
                 (_, true) => text!("mark-out-middle-fold"),
                 (1, _) => text!("mark-out-where-bend-starts"),

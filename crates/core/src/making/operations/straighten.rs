@@ -57,7 +57,7 @@ impl Perform for Straighten {
         if piece.coil.is_some() || piece.inside_mm.is_some() || piece.stretches.iter().any(|s| s.bent) {
             return Err(text!("straighten-would-pull-out-bends-already").to_owned());
         }
-        let what = "wire".to_owned();
+        let what = text!("segment-wire").to_owned();
         if self.by == Straightening::Fingers {
             let text = text!("straighten-run-wire-through-your-fingers");
             return Ok(Done {

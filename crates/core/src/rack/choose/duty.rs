@@ -53,6 +53,8 @@ pub(super) struct Measured {
     pub strain_used: f64,
     pub springback_ratio: f64,
     pub blank_mm: f64,
+    /// Its cut length as it is measured off, mm; none of what is cut from a coil.
+    pub cut_mm: Option<f64>,
     /// Closed for good, so that it does not open.
     pub closed: bool,
 }
@@ -160,6 +162,7 @@ impl Duty {
             strain_used: self.bends.iter().map(used).fold(0.0, f64::max),
             springback_ratio,
             blank_mm: developed + self.tails_mm + self.ends * h,
+            cut_mm: None,
             closed: false,
         })
     }

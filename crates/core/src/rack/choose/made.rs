@@ -30,6 +30,7 @@ impl ChooseRequest {
         }
         let Piece::Finding(request) = &piece else { return vec![] };
         let Ok(finished) = request.finished(workshop) else { return vec![] };
+        measured.cut_mm = Some(finished.blank.flush_mm);
         let checks = finished.checks(workshop).into_iter();
         checks.filter(|check| !check.ok && check.level == Level::Stop).map(|check| check.text).collect()
     }

@@ -144,6 +144,8 @@ pub struct WireCandidate {
     pub blank_mm: f64,
     /// Mass of that, g.
     pub mass_g: f64,
+    /// The wire of one in words: its cut length as its plan says it, or what a ring takes of its coil, and its weight.
+    pub cut_text: String,
     /// How much of it is on the rack, in words, where any is: `12.4 m on the rack`.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub on_rack: Option<String>,

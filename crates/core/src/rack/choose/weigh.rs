@@ -18,7 +18,8 @@ use crate::wire::Wire;
 use crate::wire::metal::{Commonness, Joining, Metal, Nickel, Temper};
 use crate::wire::strength::{self, CRACK_STRAIN, WATCH_STRAIN, grams_that_pull, load_told};
 use crate::words::capital;
-use crate::words::length::{LengthUnit, shown, thickness};
+use crate::words::length::{LengthUnit, caliper, on_ruler, shown, thickness};
+use crate::words::mass::on_scale;
 use crate::words::scale::of_wire;
 use lorimant_text::text;
 
@@ -316,6 +317,13 @@ impl ChooseRequest {
             springback_ratio: measured.springback_ratio,
             blank_mm: measured.blank_mm,
             mass_g,
+            cut_text: text!(
+                "choose-weigh-cut",
+                cut = measured
+                    .cut_mm
+                    .map_or_else(|| caliper(measured.blank_mm, habits.unit), |mm| on_ruler(mm, habits.unit)),
+                g = on_scale(mass_g)
+            ),
             on_rack: (left_mm > 0.0)
                 .then(|| text!("choose-weigh-in-stock", left_mm = of_wire(left_mm, habits.unit))),
             cost,

@@ -6,6 +6,7 @@ use super::Lot;
 use super::scrap::{Cleanliness, ScrapChange};
 use super::{Movement, MovementKind, StockKind, both_ways};
 use crate::fault::{Fault, Faults, Span, check_text};
+use crate::words::date;
 use crate::words::length::{LengthUnit, caliper, on_ruler};
 use crate::words::scale::of_wire;
 use lorimant_text::{Text, text};
@@ -202,6 +203,8 @@ impl Lot {
             bought_mm: per_metre.map(|_| length_mm),
             tare_g: None,
             note: text!("booking-from", name = self.name),
+            // As its coils do, its pull tests stay with the lot they were made of.
+            pulls: vec![],
             ..self.clone()
         };
         let line = |length_mm: f64, note: String| Movement { kind: MovementKind::Corrected, length_mm, note };
@@ -232,7 +235,8 @@ impl Lot {
     ) -> Result<(Self, Movement), Faults> {
         self.check()?;
         let (length_mm, _) = both_ways(&self.wire, length_mm, mass_g)?;
-        let note = self.bought_on.as_ref().map(|day| text!("booking-came-in", day)).unwrap_or_default();
+        let bought_on = self.bought_on.as_ref().and_then(|day| day.parse().ok()).map(date::long);
+        let note = bought_on.map(|day| text!("booking-came-in", day)).unwrap_or_default();
         let line = Movement { kind: MovementKind::Bought, length_mm, note };
         line.check()?;
         self.bought_mm = self.bought_mm.or(Some(length_mm));

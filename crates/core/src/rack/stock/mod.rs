@@ -17,6 +17,7 @@ use serde::{Deserialize, Serialize};
 
 use crate::fault::{Fault, Faults, Span, check_text};
 use crate::wire::Wire;
+use crate::wire::pull::PullTest;
 use crate::wire::surface::Surface;
 use crate::words::length::{LengthUnit, shown};
 use crate::words::scale::{sold_by, sold_by_word};
@@ -93,6 +94,9 @@ pub struct Lot {
     /// A note, at most 500 characters.
     #[serde(default, skip_serializing_if = "String::is_empty")]
     pub note: String,
+    /// Its pull tests, in the order they were made.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub pulls: Vec<PullTest>,
 }
 
 fn spool() -> StockKind {
@@ -174,6 +178,9 @@ impl Lot {
             faults.add(Fault::new("bought_on", message));
         }
         faults.keep(check_text("note", text!("noun-note"), &self.note, 500));
+        for (n, pull) in self.pulls.iter().enumerate() {
+            faults.nest(&format!("pulls.{n}"), pull.check(LengthUnit::Mm));
+        }
         faults.into_result()
     }
 

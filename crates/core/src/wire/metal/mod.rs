@@ -84,6 +84,9 @@ words! {
     }
 }
 
+/// Plastic strain of wire drawn down by one B&S number: ln 1.261, since each has 1.261 times the area of the next.
+pub const ONE_NUMBER_DRAWN: f64 = 0.232;
+
 impl Temper {
     /// What shops and makers call it besides its own name: English, German, French, Spanish.
     pub(crate) fn called(self) -> &'static [&'static str] {
