@@ -4,7 +4,8 @@ import vuetify from 'vite-plugin-vuetify'
 
 export default defineConfig({
   plugins: [vue(), vuetify({ autoImport: true })],
-  build: { target: 'es2022', chunkSizeWarningLimit: 700 },
+  // One style sheet for all: a view is never shown without its styles, and one request less can fail.
+  build: { target: 'es2022', chunkSizeWarningLimit: 700, cssCodeSplit: false },
   // `npm run dev` shows the front end with a server started by hand behind it.
   server: {
     proxy: {

@@ -481,9 +481,15 @@ impl Maker {
     async fn nothing_went_wrong_unseen(&self) -> Result<()> {
         // Refusals, a stopped server and a cut line, which a test provokes on purpose, are no accidents.
         let expected = |text: &str| {
-            ["status of 4", "status of 503", "ERR_CONNECTION_REFUSED", "ERR_INTERNET_DISCONNECTED"]
-                .iter()
-                .any(|known| text.contains(known))
+            [
+                "status of 4",
+                "status of 503",
+                "ERR_CONNECTION_REFUSED",
+                "ERR_INTERNET_DISCONNECTED",
+                "Failed to fetch dynamically imported module",
+            ]
+            .iter()
+            .any(|known| text.contains(known))
         };
         let entries = self.driver().browser_log().await?;
         let errors: Vec<String> = entries

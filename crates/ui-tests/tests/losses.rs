@@ -378,6 +378,20 @@ fn a_server_that_is_killed_while_a_word_is_edited_loses_nothing() -> Result<()> 
     })
 }
 
+/// A page that was not fetched yet is asked for while the server is away: that is said, and it opens afterwards.
+#[test]
+fn a_page_is_opened_while_the_server_is_away() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/today").await?;
+        maker.server.stop().await;
+        maker.click("nav a[href='/measure']").await?;
+        maker.sees("[data-test=notice]", "server doesn’t answer").await?;
+        maker.server.kill_and_restart().await?;
+        maker.click("nav a[href='/measure']").await?;
+        maker.sees("h1", "Measurements").await
+    })
+}
+
 /// What was changed in another window is there when one comes back to this one.
 #[test]
 fn tools_and_units_changed_elsewhere_are_followed() -> Result<()> {

@@ -1,5 +1,7 @@
 import { t } from '../text'
-import { createRouter, createWebHistory, type RouteLocation } from 'vue-router'
+import { createRouter, createWebHistory, START_LOCATION, type RouteLocation } from 'vue-router'
+import { api, data } from '../api/client'
+import { useNotice } from '../shared/notice'
 import TodayView from '../today/TodayView.vue'
 
 /** The six doors, by stage of work, and the addresses behind each. */
@@ -205,10 +207,24 @@ router.afterEach((to) => {
   document.title = `${String(to.meta.title ?? '')} · Lorimant`
 })
 
+// A view could not be fetched: the server is away, or a newer version runs than the one this page came from.
+router.onError(async (_, to, from) => {
+  try {
+    await data(api.GET('/api/health'))
+  } catch (thrown) {
+    useNotice().fail(thrown)
+    return
+  }
+  if (from !== START_LOCATION) location.assign(to.fullPath)
+})
+
 // The stock is opened in the middle of work: what it needs is fetched while nobody waits for it.
+// Where that fails, the stock asks again when it is opened.
 void router.isReady().then(() => {
   const fetch = () =>
-    void Promise.all([import('../rack/RackFrame.vue'), import('../rack/stock/StockView.vue')])
+    void Promise.all([import('../rack/RackFrame.vue'), import('../rack/stock/StockView.vue')]).catch(
+      () => undefined,
+    )
   if ('requestIdleCallback' in window) window.requestIdleCallback(fetch)
   else setTimeout(fetch, 2000)
 })
