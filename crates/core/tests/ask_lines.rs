@@ -67,6 +67,7 @@ fn meets(reply: &Answer, want: &str) -> bool {
         "kind" => reply.pattern.as_ref().is_some_and(|one| one.kind.0.kind == rest),
         "mirrored" => reply.pattern.as_ref().is_some_and(|one| one.mirrored),
         "opens" => reply.opens.is_some_and(|view| view.word() == rest),
+        "wire-for" => reply.wire_for.is_some_and(|wanted| wanted.word() == rest),
         "says" => answered && reply.headline.contains(rest),
         "makes" => reply.makes.iter().any(|one| one.name == rest && one.n > 0),
         "notes" => reply.assumed.iter().any(|text| text.contains(rest)),

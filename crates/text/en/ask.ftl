@@ -208,6 +208,28 @@ ask-tools-pliers = { " " }pliers
 trouble-make-one-like-again-measure = Make one like it again: measure what is left, or take it from its bag.
 trouble-find-likely-cause-what-change = Find the likely cause, and what to change.
 
+## page
+
+page-compares-wires = Compares wires: { $wanted }.
+page-tools = Tools: your rods, pliers and blades, as they measure.
+page-orders = Orders: what is to be delivered, and when.
+page-schedule = Schedule: what to make when, and what will be late.
+page-finished-stock = Finished stock: the bags of pieces you have made.
+page-stock = Wire stock: your spools, what is left on each, and what runs short.
+page-cutting-plan = Cutting plan: which piece to cut from which spool or offcut.
+page-choose-wire = Choose wire: metals, tempers and sizes compared for a piece or a use.
+page-bench = Bench: your batches, step by step.
+page-measurements = Measurements: pieces compared with their plan.
+page-springback = Springback: how your wire springs, from coils you measure or from a pull test.
+page-practice = Practice: exercises you measure.
+page-consistency = Consistency: how much your own pieces differ.
+page-jaws = Jaw marks: what loop each place on your pliers makes.
+page-findings = Findings: all kinds, with a picture of each.
+page-saved = Saved: your rings, findings and chains.
+page-reference = Reference: gauges, metals, and how each hardens.
+page-help = Help: each page in short, and the keys.
+page-settings = Settings, at the top right: units, backup and restore, passphrase.
+
 ## view
 
 view = view
@@ -218,6 +240,22 @@ view-which-wire = Choose wire
 view-cost = Cost
 view-fix = Fix a problem
 view-match = Match a lost piece
+view-tools = Tools
+view-orders = Orders
+view-schedule = Schedule
+view-finished-stock = Finished stock
+view-stock = Wire stock
+view-cutting-plan = Cutting plan
+view-bench = Bench
+view-measurements = Measurements
+view-springback = Springback
+view-practice = Practice
+view-consistency = Consistency
+view-jaws = Jaw marks
+view-findings = Findings
+view-saved = Saved
+view-reference = Reference
+view-help = Help
 
 ## vague
 

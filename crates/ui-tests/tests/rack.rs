@@ -222,6 +222,27 @@ fn a_wire_is_chosen_for_a_piece_compared_and_taken_to_its_desk() -> Result<()> {
 }
 
 /// No piece is thought of yet: what wire is for sets the words of the question, each of which can be changed.
+/// From the ask line to the wires compared for a use; the use stays through a reload, until another is chosen.
+#[test]
+fn wire_for_a_use_is_asked_for_in_one_line() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/today").await?;
+        maker.press("/").await?;
+        maker.press("which wire for sensitive ears").await?;
+        maker.sees(".headline", "Compares wires: ear wires for sensitive ears").await?;
+        maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=candidates] li:nth-child(1) h2", "titanium").await?;
+        maker.browser.driver.refresh().await?;
+        maker.sees("[data-test=candidates] li:nth-child(1) h2", "titanium").await?;
+        maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
+        maker
+            .until("the piece in the address", || async {
+                Ok(maker.script("return location.search").await? == "")
+            })
+            .await
+    })
+}
+
 #[test]
 fn a_wire_is_chosen_for_a_use() -> Result<()> {
     at_the_bench(|maker| async move {

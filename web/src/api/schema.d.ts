@@ -3369,6 +3369,7 @@ export interface components {
             unclear: components["schemas"]["Unclear"][];
             /** @description What was understood, written out, in the order typed. */
             understood: string[];
+            wire_for?: components["schemas"]["Use"] | null;
         };
         /** @description What to do with an entry that is put away or taken out again. */
         Archive: {
@@ -11205,6 +11206,11 @@ export interface components {
             text: string;
         };
         /**
+         * @description A word of the list use.
+         * @enum {string}
+         */
+        Use: "ear-wires" | "sensitive-ears" | "heavy-clasp" | "chain-links" | "fine-beads" | "practice" | "fusing" | "memory-coil";
+        /**
          * @description A word of the list verdict.
          * @enum {string}
          */
@@ -11213,7 +11219,7 @@ export interface components {
          * @description A word of the list view.
          * @enum {string}
          */
-        View: "rings" | "room" | "chain" | "which-wire" | "cost" | "fix" | "match";
+        View: "rings" | "room" | "chain" | "which-wire" | "cost" | "fix" | "match" | "tools" | "orders" | "schedule" | "finished-stock" | "stock" | "cutting-plan" | "bench" | "measurements" | "springback" | "practice" | "consistency" | "jaws" | "findings" | "saved" | "reference" | "help";
         /** @description What is wanted of one wire, and what there is of it on the rack. */
         Wanted: components["schemas"]["WireDemand"] & {
             /** @description Blanks that are cut for batches and orders, by the names their demands have: they are counted and booked at the bench. */

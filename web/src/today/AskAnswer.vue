@@ -6,7 +6,7 @@ import type { Answer, Piece } from '../api/client'
 import PieceSketch from '../drawing/PieceSketch.vue'
 import { thumbnailsOf } from '../shared/thumbnails'
 import UnclearWords from './UnclearWords.vue'
-import { helps, useAnswered } from './answered'
+import { pageOf, useAnswered } from './answered'
 
 /** What a line was answered: the piece drawn, its one number large, and what can be done with it. */
 const { answer, text } = defineProps<{
@@ -36,7 +36,7 @@ const { data: drawn } = useQuery({
 })
 const sketch = computed(() => piece.value && drawn.value?.get(JSON.stringify(piece.value)))
 
-const opens = {
+const opens: Partial<Record<NonNullable<Answer['opens']>, string>> = {
   rings: t('ask-line-open-plan'),
   room: t('ask-line-open-drawing'),
   chain: t('ask-line-open-chain'),
@@ -46,6 +46,7 @@ const opens = {
   match: t('ask-line-match-lost-piece'),
 }
 const opening = computed(() => opens[answer.opens ?? 'rings'])
+const page = computed(() => (piece.value ? undefined : pageOf(answer)))
 /** What is compared or priced is not made yet. */
 const makes = computed(() => piece.value && !['which-wire', 'cost'].includes(answer.opens ?? ''))
 
@@ -109,14 +110,9 @@ defineExpose({ use })
     </li>
   </ul>
   <p class="acts">
-    <v-btn
-      v-if="helps[answer.opens ?? '']"
-      variant="flat"
-      color="primary"
-      data-test="ask-help"
-      @click="use"
-      >{{ opening }}</v-btn
-    >
+    <v-btn v-if="page" variant="flat" color="primary" data-test="ask-help" @click="use">{{
+      opening ?? t('ask-line-open-page')
+    }}</v-btn>
     <v-btn v-if="piece" variant="flat" color="primary" data-test="use-answer" @click="use">
       {{ opening }}
     </v-btn>

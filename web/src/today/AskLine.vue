@@ -207,6 +207,7 @@ input::placeholder {
 .try {
   display: flex;
   flex-wrap: wrap;
+  align-items: baseline;
   gap: 0 20px;
   margin: 10px 0 0;
   color: rgb(var(--v-theme-quiet));

@@ -257,6 +257,7 @@ header {
 .does {
   display: flex;
   flex-wrap: wrap;
+  align-items: center;
   gap: 8px;
   margin: 14px 0 22px;
 }

@@ -8,10 +8,33 @@ import { useMakeNext } from '../shared/makeNext'
 import { useNotice } from '../shared/notice'
 import { countIn } from '../shared/piece'
 
-/** Views that need no piece. */
-export const helps: Partial<Record<string, string>> = {
+/** Where a view is that needs no piece. */
+const pages: Partial<Record<NonNullable<Answer['opens']>, string>> = {
   fix: '/measure/fix',
   match: '/orders/stock?match=lost',
+  'which-wire': '/wire/choose',
+  tools: '/tools',
+  orders: '/orders',
+  schedule: '/orders/schedule',
+  'finished-stock': '/orders/stock',
+  stock: '/wire',
+  'cutting-plan': '/wire/cutting-plan',
+  bench: '/bench',
+  measurements: '/measure',
+  springback: '/measure/springback',
+  practice: '/measure/practice',
+  consistency: '/measure/consistency',
+  jaws: '/measure/jaws',
+  findings: '/findings',
+  saved: '/saved',
+  reference: '/reference',
+  help: '/help',
+}
+
+/** The page an answer without a piece leads to. */
+export function pageOf(answer: Answer) {
+  const path = answer.opens && pages[answer.opens]
+  return path && answer.wire_for ? `${path}?use=${answer.wire_for}` : path
 }
 
 /** What can be done with an answer and the piece that was understood; `leave` leaves the line. */
@@ -49,8 +72,12 @@ export function useAnswered(answer: () => Answer, piece: Readonly<Ref<Piece | nu
 
   /** Does what Enter does: opens what was asked for. */
   function use() {
-    const help = helps[answer().opens ?? '']
-    if (help) return go(help)
+    const page = pageOf(answer())
+    if (page && !piece.value) {
+      // A use was asked for, not the piece of an earlier line.
+      if (answer().wire_for) asked.value = null
+      return go(page)
+    }
     const found = answer().found?.[0]
     if (!piece.value) return found ? go(found.path) : undefined
     if (answer().opens !== 'which-wire' && answer().opens !== 'cost') return toDesk(piece.value)

@@ -12,6 +12,7 @@ use crate::fault::Fault;
 use crate::figure::Figure;
 use crate::pattern::PatternRequest;
 use crate::pattern::from_tools::Tools;
+use crate::rack::choose::Use;
 use crate::ring::RingRequest;
 use crate::ring::backwards::Candidate;
 use crate::tool::workshop::Workshop;
@@ -45,6 +46,38 @@ words! {
         Fix = "fix";
         /// Making a single piece again.
         Match = "match";
+        /// Rods, pliers and blades.
+        Tools = "tools";
+        /// What is to be delivered.
+        Orders = "orders";
+        /// What is made when.
+        Schedule = "schedule";
+        /// Bags of what is made.
+        FinishedStock = "finished-stock";
+        /// Spools, coils and offcuts.
+        Stock = "stock";
+        /// Which piece is cut from which wire.
+        CuttingPlan = "cutting-plan";
+        /// Batches, step by step.
+        Bench = "bench";
+        /// Pieces compared with their plan.
+        Measurements = "measurements";
+        /// What the wire of a lot does when it is let go.
+        Springback = "springback";
+        /// Exercises.
+        Practice = "practice";
+        /// How much one's own pieces differ.
+        Consistency = "consistency";
+        /// What each place on a jaw makes.
+        Jaws = "jaws";
+        /// All kinds of findings.
+        Findings = "findings";
+        /// What is saved.
+        Saved = "saved";
+        /// Gauges and metals.
+        Reference = "reference";
+        /// How the program is used.
+        Help = "help";
     }
 }
 
@@ -89,6 +122,9 @@ pub struct Answer {
     /// Where it is opened.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub opens: Option<View>,
+    /// What wire is asked for, where no piece is named.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub wire_for: Option<Use>,
     /// The first figures of that plan.
     pub figures: Vec<Figure>,
     /// Rods that come near the ring asked for, the best to take first.
@@ -125,6 +161,9 @@ pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> 
         #[expect(clippy::cast_precision_loss, reason = "400")]
         reply.faults.push(Fault::new("text", message).limit(LONGEST as f64));
         return reply;
+    }
+    if let Some(page) = super::page::answer_page(text) {
+        return page;
     }
     if let Some(trouble) = super::trouble::answer_trouble(text) {
         return trouble;

@@ -16,6 +16,7 @@ mod line;
 mod makes;
 pub mod mine;
 mod number;
+mod page;
 mod parsed;
 mod place;
 mod price;

@@ -280,6 +280,11 @@ pub(super) const UNITS: &[&str] = &[
     "degrees turns wraps dozen pieces qty quantity count times both",
 ];
 
+/// The phrases that ask a question.
+pub(super) fn phrases_of(question: Question) -> impl Iterator<Item = &'static str> {
+    QUESTIONS.iter().filter(move |(asked, _)| *asked == question).flat_map(|(_, phrases)| *phrases).copied()
+}
+
 /// Every known phrase with its meaning, longest first.
 static PHRASES: LazyLock<Vec<(String, Meaning)>> = LazyLock::new(|| {
     let mut phrases: Vec<(String, Meaning)> = vec![];

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/vue-query'
 import { computed, reactive, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
 import { api, data, type ChooseRequest } from '../../api/client'
 import type { ChosenPiece } from '../../shared/asked'
 import { useTyped } from '../../shared/form'
@@ -50,6 +51,23 @@ export function useWish() {
       pieces_n: 1,
     })),
   }))
+  // The use stands in the address: it is opened from there, and what is chosen instead is written there.
+  const route = useRoute()
+  const router = useRouter()
+  watch(
+    () => uses.value && route.query.use,
+    (use) => {
+      const wanted = forUses.value.pieces.find(({ key }) => key === keyOf(String(use)))
+      if (wanted && piece.value?.key !== wanted.key) piece.value = wanted
+    },
+    { immediate: true },
+  )
+  watch(piece, (now) => {
+    const use = uses.value?.find(({ word }) => keyOf(word) === now?.key)?.word
+    // Until the uses are known, what stands there may be one.
+    if (uses.value && route.query.use !== use) void router.replace({ query: { ...route.query, use } })
+  })
+
   const words = reactive({ worn, bears, finish, joined, maker, hole, sensitive, springs, matters })
   type Words = typeof words
   const usual: Words = { ...words }

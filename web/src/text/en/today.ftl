@@ -22,6 +22,7 @@ ask-answer-show-less = Show less
 ask-answer-print = Print
 ask-answer-saved = Saved
 ask-line-open = Open { $label }
+ask-line-open-page = Open the page
 ask-line-try = Try:{ " " }
 
 ## today-view
