@@ -1,6 +1,7 @@
 //! The rack: receiving, booking, weighing, choosing a wire, cutting, what it costs; in and out.
 use anyhow::{Context as _, Result, ensure};
 use lorimant_ui_tests::{Maker, at_the_bench};
+use rstest::rstest;
 use thirtyfour::prelude::*;
 
 const NOTICE: &str = "[data-test=notice]";
@@ -222,24 +223,50 @@ fn a_wire_is_chosen_for_a_piece_compared_and_taken_to_its_desk() -> Result<()> {
 }
 
 /// No piece is thought of yet: what wire is for sets the words of the question, each of which can be changed.
-/// From the ask line to the wires compared for a use; the use stays through a reload, until another is chosen.
-#[test]
-fn wire_for_a_use_is_asked_for_in_one_line() -> Result<()> {
-    at_the_bench(|maker| async move {
+/// The wires that the ask line names first are those that stand first on the page it opens.
+#[rstest]
+#[case::a_use("which wire for sensitive ears", "titanium", "?use=sensitive-ears")]
+#[case::a_piece("which wire for hook clasps", "", "")]
+fn wire_is_asked_for_in_one_line(
+    #[case] line: &'static str,
+    #[case] metal: &'static str,
+    #[case] search: &'static str,
+) -> Result<()> {
+    at_the_bench(move |maker| async move {
         maker.open("/today").await?;
         maker.press("/").await?;
-        maker.press("which wire for sensitive ears").await?;
-        maker.sees(".headline", "Compares wires: ear wires for sensitive ears").await?;
+        maker.press(line).await?;
+        maker.sees("[data-test=best-wires] li:nth-child(3)", "Strong enough").await?;
+        let first =
+            "return [...document.querySelectorAll('[data-test=best-wires] b')].map((one) => one.innerText)";
+        let told = maker.script(first).await?;
         maker.press(Key::Enter + "").await?;
+        maker.sees("[data-test=candidates] li:nth-child(1) h2", metal).await?;
+        let heads = "return [...document.querySelectorAll('[data-test=candidates] h2')].slice(0, 3)
+            .map((one) => one.childNodes[1].textContent.trim())";
+        maker.until("the same wires", || async { Ok(maker.script(heads).await? == told) }).await?;
+        ensure!(maker.script("return location.search").await? == search);
+        Ok(())
+    })
+}
+
+/// A use stands in the address: it is there after a reload, until another piece is chosen.
+#[test]
+fn a_use_stands_in_the_address() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/wire/choose?use=sensitive-ears").await?;
         maker.sees("[data-test=candidates] li:nth-child(1) h2", "titanium").await?;
         maker.browser.driver.refresh().await?;
         maker.sees("[data-test=candidates] li:nth-child(1) h2", "titanium").await?;
-        maker.choose("[data-test=piece]", "Water sprites, ear wires").await?;
-        maker
-            .until("the piece in the address", || async {
-                Ok(maker.script("return location.search").await? == "")
-            })
-            .await
+        for (chosen, search) in [("practice", "?use=practice"), ("Water sprites, ear wires", "")] {
+            maker.choose("[data-test=piece]", chosen).await?;
+            maker
+                .until("the choice in the address", || async {
+                    Ok(maker.script("return location.search").await? == search)
+                })
+                .await?;
+        }
+        Ok(())
     })
 }
 

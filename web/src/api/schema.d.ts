@@ -3347,6 +3347,7 @@ export interface components {
             /** @description Rods that come near the ring asked for, the best to take first. */
             candidates: components["schemas"]["Candidate"][];
             chain?: components["schemas"]["ChainRequest"] | null;
+            choose?: components["schemas"]["ChooseRequest"] | null;
             /** @description What is wrong with what was asked. */
             faults: components["schemas"]["Fault"][];
             /** @description The first figures of that plan. */

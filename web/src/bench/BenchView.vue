@@ -188,8 +188,9 @@ function stands(row: BatchRow) {
   margin: 0 0 10px;
 }
 
+/* Where the button stands on a line of its own, it begins where the line does. */
 .begin .v-btn {
-  margin-left: 14px;
+  margin-right: 14px;
 }
 
 .short {

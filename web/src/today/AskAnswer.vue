@@ -5,6 +5,7 @@ import { computed, ref } from 'vue'
 import type { Answer, Piece } from '../api/client'
 import PieceSketch from '../drawing/PieceSketch.vue'
 import { thumbnailsOf } from '../shared/thumbnails'
+import BestWires from './BestWires.vue'
 import UnclearWords from './UnclearWords.vue'
 import { pageOf, useAnswered } from './answered'
 
@@ -102,6 +103,7 @@ defineExpose({ use })
       </v-btn>
     </div>
   </div>
+  <BestWires v-if="answer.choose" :request="answer.choose" />
   <ul v-if="answer.makes.length" class="makes" data-test="makes">
     <li v-for="one in answer.makes" :key="`${one.saved} ${one.name}`">
       <button type="button" class="plain" @click="toDesk(one.piece)">

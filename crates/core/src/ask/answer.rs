@@ -12,7 +12,8 @@ use crate::fault::Fault;
 use crate::figure::Figure;
 use crate::pattern::PatternRequest;
 use crate::pattern::from_tools::Tools;
-use crate::rack::choose::Use;
+use crate::piece::Piece;
+use crate::rack::choose::{ChooseRequest, Use};
 use crate::ring::RingRequest;
 use crate::ring::backwards::Candidate;
 use crate::tool::workshop::Workshop;
@@ -125,6 +126,9 @@ pub struct Answer {
     /// What wire is asked for, where no piece is named.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub wire_for: Option<Use>,
+    /// The question that is put to the wires there are, where one is asked for.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub choose: Option<ChooseRequest>,
     /// The first figures of that plan.
     pub figures: Vec<Figure>,
     /// Rods that come near the ring asked for, the best to take first.
@@ -134,6 +138,16 @@ pub struct Answer {
 }
 
 impl Answer {
+    /// The piece that was understood, where it can be made. Several rings of a finding are a coil: its plan counts.
+    fn piece(&self) -> Option<Piece> {
+        if !self.faults.is_empty() {
+            return None;
+        }
+        let rings = self.request.clone().map(Piece::Rings);
+        let chain = || self.chain.clone().map(|chain| Piece::Chain(Box::new(chain)));
+        rings.or_else(chain).or_else(|| self.pattern.clone().map(Piece::Finding))
+    }
+
     /// Says what stands for a metal that was left out.
     pub(super) fn assume_metal(&mut self, told: String) {
         self.metal_assumed = Some(told.clone());
@@ -154,6 +168,14 @@ impl Answer {
 /// assert!(reply.headline.is_empty() && !reply.unclear.is_empty());
 /// ```
 pub fn answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> Answer {
+    let mut reply = read_and_answer(text, workshop, kept);
+    if reply.opens == Some(View::WhichWire) && reply.choose.is_none() {
+        reply.choose = reply.piece().map(ChooseRequest::usual);
+    }
+    reply
+}
+
+fn read_and_answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>) -> Answer {
     let mut reply = Answer::default();
     let length = text.chars().count();
     if length > LONGEST {

@@ -282,6 +282,7 @@ pub(super) fn answer_page(typed: &str) -> Option<Answer> {
             headline: text!("page-compares-wires", wanted = wanted.shown()),
             opens: Some(View::WhichWire),
             wire_for: Some(wanted),
+            choose: Some(wanted.request()),
             ..Answer::default()
         });
     }

@@ -82,7 +82,6 @@ export function useWish() {
           ...use.request,
           bears: use.bears,
           hole: use.hole,
-          finish: usual.finish,
         }
       : usual
     const lay = <K extends keyof Words>(key: K) => {

@@ -73,3 +73,7 @@ first-steps-piece-why = Or type what you want to make in the line above.
 first-steps-rings = Jump rings
 first-steps-ear-wires = Ear wires
 first-steps-all-findings = All findings
+
+## best-wires
+
+best-wires-first = The wires to take first

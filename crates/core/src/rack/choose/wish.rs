@@ -11,7 +11,7 @@ use crate::wire::Wire;
 use crate::wire::bending::Bending;
 use crate::wire::metal::{Metal, Nickel, Tarnish, Temper};
 use crate::wire::section::Section;
-use crate::wire::strength::load_told;
+use crate::wire::strength::{GRAVITY, load_told};
 use crate::words::length::{LengthUnit, thickness};
 use crate::words::words;
 use lorimant_text::{Text, text};
@@ -54,6 +54,9 @@ words! {
     }
 }
 
+/// What a piece is asked to hold where nothing is said: 50 g.
+const USUAL_LOAD_N: f64 = 0.05 * GRAVITY;
+
 /// A hole is drilled a little wider than the wire that goes through it: at most this share of it is filled.
 const FILLS: f64 = 0.95;
 
@@ -80,7 +83,7 @@ impl Use {
             Self::Fusing => (rings(Wire::round(Metal::FineSilver, 1.0, Temper::Soft), 5.0), 0.0),
             Self::MemoryCoil => (rings(Wire::round(Metal::StainlessSteel, 0.6, Temper::Spring), 25.0), 0.0),
         };
-        let mut request = ChooseRequest::of(purpose);
+        let mut request = ChooseRequest::usual(purpose);
         request.bears_n = bears_n;
         match self {
             Self::EarWires => {}
@@ -117,6 +120,21 @@ impl ChooseRequest {
             matters: None,
             most_each: None,
         }
+    }
+
+    /// For a piece of which no more is said: it holds what a light earring weighs, and is polished.
+    ///
+    /// ```
+    /// use lorimant_core::pattern::{Kind, PatternRequest};
+    /// use lorimant_core::piece::Piece;
+    /// use lorimant_core::rack::choose::{ChooseRequest, Finish};
+    ///
+    /// let hook = PatternRequest::usual(Kind::called("hook clasps").unwrap());
+    /// let asked = ChooseRequest::usual(Piece::Finding(hook));
+    /// assert_eq!((asked.finish, asked.bears_n > 0.49), (Finish::Polished, true));
+    /// ```
+    pub fn usual(purpose: Piece) -> Self {
+        Self { bears_n: USUAL_LOAD_N, finish: Finish::Polished, ..Self::of(purpose) }
     }
 
     /// What it must hold and the hole it goes through, as they are typed: `200 g`, `0.7 mm`; empty where there is none.
