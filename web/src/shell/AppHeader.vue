@@ -32,9 +32,12 @@ const settings = useSettings()
 function placeCurl() {
   const active = nav.value?.querySelector<HTMLElement>('a[aria-current=page]')
   if (!active) curlAt.value = 0
-  // The doors stand at the foot of a phone: there the curl keeps clear of what is typed.
-  else if (width.value <= PHONE) curlAt.value = width.value - 30
-  else if (header.value) {
+  // The doors stand at the foot of a phone: there the curl keeps clear of what is typed, or of the menu beside it.
+  else if (width.value <= PHONE) {
+    const name = header.value?.querySelector('.name')
+    curlAt.value =
+      name && route.path === '/today' ? name.getBoundingClientRect().right + 28 : width.value - 30
+  } else if (header.value) {
     curlAt.value =
       active.getBoundingClientRect().left - header.value.getBoundingClientRect().left + active.offsetWidth / 2
   }

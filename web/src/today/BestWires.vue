@@ -13,6 +13,10 @@ const { data: found } = useQuery({
   placeholderData: (before) => before,
 })
 const first = computed(() => (found.value?.candidates ?? []).slice(0, FEW))
+/** What to know of all of them. */
+const cautions = computed(() =>
+  (first.value[0]?.cautions ?? []).filter((line) => first.value.every((one) => one.cautions.includes(line))),
+)
 </script>
 
 <template>
@@ -21,6 +25,7 @@ const first = computed(() => (found.value?.candidates ?? []).slice(0, FEW))
       <b>{{ one.label }}</b> <span class="quiet">{{ one.reasons[0] }}</span>
     </li>
   </ol>
+  <p v-for="line in cautions" :key="line" class="watch caution">{{ line }}</p>
 </template>
 
 <style scoped>
@@ -30,5 +35,9 @@ const first = computed(() => (found.value?.candidates ?? []).slice(0, FEW))
   padding-left: 1.4em;
   margin: 0 0 10px;
   line-height: 1.6;
+}
+
+.caution {
+  margin: 0 0 8px;
 }
 </style>
