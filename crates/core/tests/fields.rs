@@ -81,6 +81,24 @@ fn money_keeps_what_was_typed(#[case] text: &str, #[case] amount: &str) {
     assert_eq!(one(text, Reads::Money, Habits::default()).unwrap().money.unwrap().to_string(), amount);
 }
 
+#[rstest]
+#[case("18:00", 18, 0)]
+#[case("18.30", 18, 30)]
+#[case("6:30pm", 18, 30)]
+#[case("6 p.m.", 18, 0)]
+#[case("12 pm", 12, 0)]
+#[case("12:15 am", 0, 15)]
+#[case("7", 7, 0)]
+#[case("0730", 7, 30)]
+#[case("18h30", 18, 30)]
+#[case("18 h", 18, 0)]
+#[case("18:00:00", 18, 0)]
+#[case("noon", 12, 0)]
+fn a_time_of_day_is_read_as_people_write_it(#[case] text: &str, #[case] hour: i8, #[case] minute: i8) {
+    let found = one(text, Reads::Clock, Habits::default()).unwrap();
+    assert_eq!(found.time, Some(jiff::civil::time(hour, minute, 0, 0)));
+}
+
 /// A comma before three digits is one sign to some makers and another to others: nothing is guessed.
 #[rstest]
 #[case(Reads::Money, "1,250", "“1,250” could be 1.25 or 1250. Write it as one of these.")]
@@ -96,6 +114,12 @@ fn money_keeps_what_was_typed(#[case] text: &str, #[case] amount: &str) {
 #[case(Reads::Count, "2.5", "“2.5” is not a valid whole number. Write it as 24.")]
 #[case(Reads::Newtons, "much", "“much” is not a valid load. Write it as 500 g.")]
 #[case(Reads::Minutes, "long", "“long” is not a valid time. Write it as 12 or 1.5 h.")]
+#[case(Reads::Clock, "six", "“six” is not a valid time of day. Write it as 18:00 or 6 pm.")]
+#[case(Reads::Clock, "25:00", "“25:00” is not a valid time of day. Write it as 18:00 or 6 pm.")]
+#[case(Reads::Clock, "13 pm", "“13 pm” is not a valid time of day. Write it as 18:00 or 6 pm.")]
+#[case(Reads::Clock, "18:60", "“18:60” is not a valid time of day. Write it as 18:00 or 6 pm.")]
+#[case(Reads::Clock, "18:5", "“18:5” is not a valid time of day. Write it as 18:00 or 6 pm.")]
+#[case(Reads::Clock, "-6", "“-6” is not a valid time of day. Write it as 18:00 or 6 pm.")]
 #[case(Reads::OfWire, "some", "“some” is neither a length nor a weight. Try 3 m, 10 ft or 50 g.")]
 #[case(Reads::Mass, "50 mm", "“50 mm” is not a valid weight. Write it as 12.5 g.")]
 fn what_cannot_be_read_or_may_be_two_things_is_refused(

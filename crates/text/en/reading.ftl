@@ -14,6 +14,7 @@ field-2-mm-or-2-mm = 2 mm, or -2 mm where it was missing
 field-2-3-5-mm = 2, 3, 5 mm
 field-3-m-10-ft-or = 3 m, 10 ft or 50 g
 field-12-or-1-5-h = 12 or 1.5 h
+field-18-00-or-6-pm = 18:00 or 6 pm
 field-nothing-entered-write-as = Nothing entered. Write it as { $reads }.
 field-not-valid-write-as = { $text } is not a valid { $noun }. Write it as { $example }.
 field-neither-length-nor-weight-try = { $text } is neither a length nor a weight. Try 3 m, 10 ft or 50 g.
@@ -45,6 +46,7 @@ reads-money = amount of money
 reads-percent = share in percent
 reads-count = whole number
 reads-minutes = time
+reads-clock = time of day
 reads-newtons = load
 
 ## reading-either

@@ -195,7 +195,22 @@ fn sessions_are_skipped_pinned_and_removed() -> Result<()> {
         maker.click("[data-test=hours]").await?;
         maker.fill("[name='hours.rest_min'] input, .popover input[inputmode=decimal]", "none").await?;
         maker.click("[data-test=keep-hours]").await?;
-        maker.sees(".popover", "“none” is not a number of minutes").await
+        maker.sees(".popover", "“none” is not a valid time").await?;
+        maker.fill("[name='hours.rest_min'] input, .popover input[inputmode=decimal]", "60").await?;
+        // A time of day is typed in any way, and read back as the schedule writes it.
+        let until = "[data-test=quiet-to] input";
+        maker.fill(until, "late").await?;
+        maker.click("[data-test=keep-hours]").await?;
+        maker.sees(".popover", "“late” is not a valid time of day. Write it as 18:00 or 6 pm").await?;
+        maker.fill(until, "7:30 am").await?;
+        maker.click("[data-test=keep-hours]").await?;
+        maker.gone("[data-test=keep-hours]").await?;
+        maker.click("[data-test=hours]").await?;
+        maker
+            .until("the time as it was typed", || async {
+                Ok(maker.find(until).await?.prop("value").await?.as_deref() == Some("07:30"))
+            })
+            .await
     })
 }
 

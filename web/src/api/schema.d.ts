@@ -9218,12 +9218,14 @@ export interface components {
             /** @description The day in words, with its weekday. */
             text: string;
         };
-        /** @description What was read in a field. Only one of the three is filled in, none where nothing was typed. */
+        /** @description What was read in a field. Only one of them is filled in, none where nothing was typed. */
         ReadField: {
             /** @description The field's name. */
             field: string;
             /** @description Money, to the last figure typed. */
             money?: string | null;
+            /** @description A time of day, `18:00:00`. */
+            time?: string | null;
             /**
              * Format: double
              * @description A number, in the unit its kind is read in.
@@ -9294,7 +9296,7 @@ export interface components {
          * @description A word of the list reads.
          * @enum {string}
          */
-        Reads: "length" | "over" | "lengths" | "of-wire" | "mass" | "money" | "percent" | "count" | "minutes" | "newtons";
+        Reads: "length" | "over" | "lengths" | "of-wire" | "mass" | "money" | "percent" | "count" | "minutes" | "clock" | "newtons";
         /** @description When a batch or a line of an order is done. */
         Ready: {
             /** @description The moment it is done, what runs by itself included. */

@@ -2,7 +2,7 @@
 import { t } from '../text'
 import { ref, watch } from 'vue'
 import { api, data, type Hours } from '../api/client'
-import { refused, useForm } from '../shared/form'
+import { readFields, useForm } from '../shared/form'
 import { useSettings } from '../shared/settings'
 import PaperDialog from '../shared/PaperDialog.vue'
 import PaperField from '../shared/PaperField.vue'
@@ -33,7 +33,6 @@ const limits = [
   ['rest_min', t('hours-dialog-length-rest-minutes')],
 ] as const
 const short = (time: string) => time.slice(0, 5)
-const long = (time: string) => (time.length === 5 ? `${time}:00` : time)
 
 watch(open, async (now) => {
   if (!now) return
@@ -52,25 +51,39 @@ watch(open, async (now) => {
   })
 })
 
-const number = (key: string) => {
-  const value = Number((texts.value[key] ?? '').trim().replace(',', '.'))
-  if (texts.value[key]?.trim() && Number.isFinite(value)) return value
-  throw refused([
-    { field: `hours.${key}`, message: t('hours-dialog-not-number-minutes', { key: texts.value[key] }) },
+/** What is typed, by the names its faults have: times of day and minutes. */
+const read = async () => {
+  const times = weekly.value.flatMap(({ from, to }, i) => [
+    [`hours.weekly[${i}].from`, from],
+    [`hours.weekly[${i}].to`, to],
   ])
+  const named = Object.entries(texts.value).map(([key, text]) => [`hours.${key}`, text])
+  const clocks = [...times.map(([name]) => name), 'hours.quiet_from', 'hours.quiet_to']
+  const asked = {
+    ...Object.fromEntries(clocks.map((name) => [name, ['clock', 'needed'] as const])),
+    ...Object.fromEntries(limits.map(([key]) => [`hours.${key}`, ['minutes', 'needed'] as const])),
+  }
+  return readFields(Object.fromEntries([...times, ...named]), asked)
 }
 
 const keep = () =>
   attempt(async () => {
     const there = await data(api.GET('/api/settings'))
+    const typed = await read()
+    const clock = (name: string) => typed[`hours.${name}`] as string
+    const minutes = (name: string) => typed[`hours.${name}`] as number
     const hours: Hours = {
-      weekly: weekly.value.map((one) => ({ ...one, from: long(one.from), to: long(one.to) })),
-      quiet_from: long(texts.value.quiet_from!),
-      quiet_to: long(texts.value.quiet_to!),
-      most_min: number('most_min'),
-      most_effort_min: number('most_effort_min'),
-      rest_every_min: number('rest_every_min'),
-      rest_min: number('rest_min'),
+      weekly: weekly.value.map(({ day }, i) => ({
+        day,
+        from: clock(`weekly[${i}].from`),
+        to: clock(`weekly[${i}].to`),
+      })),
+      quiet_from: clock('quiet_from'),
+      quiet_to: clock('quiet_to'),
+      most_min: minutes('most_min'),
+      most_effort_min: minutes('most_effort_min'),
+      rest_every_min: minutes('rest_every_min'),
+      rest_min: minutes('rest_min'),
     }
     const body = { ...there.settings, hours, time_zone: texts.value.time_zone?.trim() }
     await data(api.PUT('/api/settings', { params: { query: { revision: revision.value } }, body }))
@@ -102,18 +115,8 @@ const here = Intl.DateTimeFormat().resolvedOptions().timeZone
         item-title="label"
         :aria-label="t('hours-dialog-day-session', { i: i + 1 })"
       />
-      <PaperField
-        v-model="one.from"
-        :name="`hours.weekly[${i}].from`"
-        type="time"
-        :label="t('hours-dialog-from')"
-      />
-      <PaperField
-        v-model="one.to"
-        :name="`hours.weekly[${i}].to`"
-        type="time"
-        :label="t('hours-dialog-to')"
-      />
+      <PaperField v-model="one.from" :name="`hours.weekly[${i}].from`" :label="t('hours-dialog-from')" />
+      <PaperField v-model="one.to" :name="`hours.weekly[${i}].to`" :label="t('hours-dialog-to')" />
       <v-btn
         variant="text"
         :aria-label="t('hours-dialog-remove-hours', { day: one.day, from: one.from })"
@@ -134,10 +137,14 @@ const here = Intl.DateTimeFormat().resolvedOptions().timeZone
       <PaperField
         v-model="texts.quiet_from"
         name="hours.quiet_from"
-        type="time"
         :label="t('hours-dialog-no-tumbling-from')"
       />
-      <PaperField v-model="texts.quiet_to" name="hours.quiet_to" type="time" :label="t('hours-dialog-to')" />
+      <PaperField
+        v-model="texts.quiet_to"
+        name="hours.quiet_to"
+        data-test="quiet-to"
+        :label="t('hours-dialog-to')"
+      />
     </div>
     <PaperField
       v-model="texts.time_zone"

@@ -125,7 +125,7 @@ export function useRecord<T, E extends { id: number; revision: number }>(
 }
 
 /** What each kind of field gives. */
-type Given<R extends Reads> = R extends 'money' ? string : R extends 'lengths' ? number[] : number
+type Given<R extends Reads> = R extends 'money' | 'clock' ? string : R extends 'lengths' ? number[] : number
 /** The fields of a form by their names, and what each asks for; `needed` after it where it cannot be empty. */
 type Asked = Record<string, Reads | readonly [Reads, 'needed']>
 type Kind<A> = A extends readonly [infer R extends Reads, 'needed'] ? R : A extends Reads ? A : never
@@ -146,7 +146,7 @@ export async function readFields<const A extends Asked>(
     needed: typeof kind !== 'string',
   }))
   const found = await data(api.POST('/api/fields/read', { body: { fields, wire } }))
-  const given = ({ value, values, money }: ReadField) => money ?? values ?? value ?? undefined
+  const given = ({ value, values, money, time }: ReadField) => money ?? time ?? values ?? value ?? undefined
   return Object.fromEntries(found.map((one) => [one.field, given(one)])) as Typed<A>
 }
 

@@ -3,9 +3,11 @@
 //! Forms hand their texts over as they stand; what cannot be read, or can be read in two ways, comes back as a
 //! fault at its field. Nothing typed is nothing, unless it is needed.
 
+use jiff::civil::Time;
 use rust_decimal::Decimal;
 use serde::{Deserialize, Serialize};
 
+use super::clock;
 use crate::fault::{Fault, Faults};
 use crate::wire::Wire;
 use crate::words::length::{self, Habits};
@@ -34,6 +36,8 @@ words! {
         Count = "count";
         /// Minutes, or hours where that is written; minutes.
         Minutes = "minutes";
+        /// A time of day.
+        Clock = "clock";
         /// A force; N.
         Newtons = "newtons";
     }
@@ -52,6 +56,7 @@ impl Reads {
             Self::Percent => "5",
             Self::Count => "24",
             Self::Minutes => text!("field-12-or-1-5-h"),
+            Self::Clock => text!("field-18-00-or-6-pm"),
             Self::Newtons => "500 g",
         }
     }
@@ -73,7 +78,7 @@ pub struct TypedField {
     pub needed: bool,
 }
 
-/// What was read in a field. Only one of the three is filled in, none where nothing was typed.
+/// What was read in a field. Only one of them is filled in, none where nothing was typed.
 #[derive(Debug, Clone, PartialEq, Default, Serialize)]
 #[cfg_attr(feature = "schema", derive(utoipa::ToSchema))]
 pub struct ReadField {
@@ -89,6 +94,10 @@ pub struct ReadField {
     #[serde(skip_serializing_if = "Option::is_none")]
     #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
     pub money: Option<Decimal>,
+    /// A time of day, `18:00:00`.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "schema", schema(value_type = Option<String>))]
+    pub time: Option<Time>,
 }
 
 /// Reads the fields of a form; weights are turned into lengths of its wire.
@@ -133,6 +142,10 @@ impl TypedField {
                 found.money = Some(number::decimal(text).map_err(|message| fault(self.sentence(message)))?);
                 return Ok(found);
             }
+            Reads::Clock => {
+                found.time = Some(clock::read(text).ok_or_else(|| fault(self.sentence(String::new())))?);
+                return Ok(found);
+            }
             Reads::Length => a_length(&lower, habits),
             Reads::Over => match lower.strip_prefix(['-', '−']) {
                 Some(missing) => a_length(missing.trim_start(), habits).map(|mm| -mm),
@@ -153,7 +166,7 @@ impl TypedField {
     /// What is wrong, in the words of what the field asks for, unless what was said already tells more.
     fn sentence(&self, message: String) -> String {
         let tells = matches!(self.input, Reads::Length | Reads::Over | Reads::OfWire);
-        if tells || (either_way(&self.text) && self.input != Reads::Count) {
+        if tells || (either_way(&self.text) && !matches!(self.input, Reads::Count | Reads::Clock)) {
             return message;
         }
         let (text, noun, example) = (quoted(&self.text), self.input.shown(), self.input.example());

@@ -3,6 +3,7 @@
 //! Sentences are changed word by word through it, and the ask line builds on it. A word that may be two
 //! things says so instead of being guessed.
 
+pub mod clock;
 pub mod day;
 pub mod field;
 mod numbered;

@@ -50,7 +50,6 @@ hours-dialog-handwork-in-one-session-minutes = Handwork in one session, minutes
 hours-dialog-strain-your-hands-take-in = Strain your hands take in one session (240 is usual; less if they tire)
 hours-dialog-rest-after-minutes = Rest after, minutes
 hours-dialog-length-rest-minutes = Length of a rest, minutes
-hours-dialog-not-number-minutes = “{ $key }” is not a number of minutes.
 hours-dialog-hours-limits = Hours and limits
 hours-dialog-save = Save
 hours-dialog-bench-hours-each-week = Bench hours each week
