@@ -124,15 +124,19 @@ const here = Intl.DateTimeFormat().resolvedOptions().timeZone
         >{{ t('hours-dialog-remove') }}</v-btn
       >
     </div>
-    <v-btn variant="text" data-test="more-time" @click="more">{{ t('hours-dialog-add-hours') }}</v-btn>
-    <PaperField
-      v-for="[key, label] in limits"
-      :key="key"
-      v-model="texts[key]"
-      :name="`hours.${key}`"
-      :label="label"
-      figures
-    />
+    <v-btn class="more" variant="text" data-test="more-time" @click="more">{{
+      t('hours-dialog-add-hours')
+    }}</v-btn>
+    <div class="limits">
+      <PaperField
+        v-for="[key, label] in limits"
+        :key="key"
+        v-model="texts[key]"
+        :name="`hours.${key}`"
+        :label="label"
+        figures
+      />
+    </div>
     <div class="time two">
       <PaperField
         v-model="texts.quiet_from"
@@ -157,10 +161,6 @@ const here = Intl.DateTimeFormat().resolvedOptions().timeZone
 </template>
 
 <style scoped>
-:deep(.v-input) {
-  margin-bottom: 6px;
-}
-
 h3 {
   font-size: 1.05rem;
   margin: 4px 0;
@@ -170,8 +170,19 @@ h3 {
   display: grid;
   grid-template-columns: 150px 1fr 1fr auto;
   gap: 0 12px;
-  margin-bottom: 8px;
-  align-items: center;
+  margin-bottom: 14px;
+  align-items: end;
+}
+
+.limits {
+  display: grid;
+  gap: 12px;
+  margin: 12px 0;
+}
+
+.more {
+  align-self: start;
+  margin-left: -16px;
 }
 
 .time.two {
