@@ -2,7 +2,7 @@
 #![allow(clippy::unwrap_used, missing_docs)]
 
 use jiff::civil::{Date, date};
-use lorimant_core::reading::day::read;
+use lorimant_core::reading::day::{read, read_past};
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -52,6 +52,36 @@ const TODAY: Date = date(2026, 11, 30);
 #[case("3/3", date(2027, 3, 3))]
 fn a_day_is_read(#[case] typed: &str, #[case] day: Date) {
     assert_eq!(read(typed, TODAY), Ok(day), "{typed}");
+}
+
+#[rstest]
+#[case("today", date(2026, 11, 30))]
+#[case("yesterday", date(2026, 11, 29))]
+#[case("Friday", date(2026, 11, 27))]
+#[case("last Monday", date(2026, 11, 23))]
+#[case("3 days ago", date(2026, 11, 27))]
+#[case("a week ago", date(2026, 11, 23))]
+#[case("30 Nov", date(2026, 11, 30))]
+#[case("1 Dec", date(2025, 12, 1))]
+#[case("Fri 27 Nov", date(2026, 11, 27))]
+#[case("5 May", date(2026, 5, 5))]
+#[case("5.12.", date(2025, 12, 5))]
+#[case("2024-02-29", date(2024, 2, 29))]
+#[case("3 November 2026", date(2026, 11, 3))]
+fn a_day_that_has_been_is_read(#[case] typed: &str, #[case] day: Date) {
+    assert_eq!(read_past(typed, TODAY), Ok(day), "{typed}");
+}
+
+#[rstest]
+#[case("tomorrow", "Tuesday 1 December 2026 has not been yet")]
+#[case("in 2 weeks", "has not been yet")]
+#[case("5 December 2027", "Sunday 5 December 2027 has not been yet")]
+#[case("5/12", "could be 5 December or 12 May")]
+#[case("soon", "Write it as 5 December, Friday or 2 weeks ago")]
+#[case("31 April", "There is no 31 April")]
+fn what_has_not_been_is_said(#[case] typed: &str, #[case] text: &str) {
+    let message = read_past(typed, TODAY).unwrap_err();
+    assert!(message.contains(text), "{typed}: {message}");
 }
 
 #[rstest]

@@ -34,6 +34,14 @@ fn a_spool_is_received_from_a_shops_line_and_that_is_undone() -> Result<()> {
         maker.click("[data-test=keep-lot]").await?;
         maker.sees("[data-test=lot-name]", "1 to 60 characters").await?;
         maker.fill("[data-test=lot-name] input", "Square silver").await?;
+        // It was bought on a day that has been, which is said where its year is not typed.
+        let bought = "[data-test=lot-bought-on] input";
+        maker.fill(bought, "tomorrow").await?;
+        maker.click("[data-test=keep-lot]").await?;
+        maker.sees("[data-test=lot-bought-on]", "has not been yet").await?;
+        maker.fill(bought, "yesterday").await?;
+        maker.sees("[data-test=bought-told]", "day ").await?;
+        maker.fill("[data-test=lot-name] input", "Square silver").await?;
         maker.press(Key::Enter + "").await?;
         maker.sees(NOTICE, "added to stock").await?;
         maker.fill("[data-test=find-lot] input", "square silver").await?;

@@ -11142,6 +11142,13 @@ export interface components {
             /** @description What was typed. */
             text: string;
         };
+        /** @description A typed day. */
+        TypedDay: {
+            /** @description Whether it has been: then a weekday is the last before today, and a day without a year the last there was. */
+            past?: boolean;
+            /** @description What was typed. */
+            text: string;
+        };
         /** @description A field of a form with what is typed into it. */
         TypedField: {
             /** @description The field's name; its fault comes back under it. */
@@ -15392,7 +15399,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Typed"];
+                "application/json": components["schemas"]["TypedDay"];
             };
         };
         responses: {

@@ -88,7 +88,7 @@ async function keep() {
     </div>
     <h2 class="mt-4">{{ t('prices-dialog-gram-metal') }}</h2>
     <p class="quiet">{{ t('prices-dialog-used-for-scrap-for-pieces') }}</p>
-    <v-btn class="ml-n4" data-test="from-feed" @click="fromFeed">{{
+    <v-btn class="ml-n4 from-list" data-test="from-feed" @click="fromFeed">{{
       t('prices-dialog-fill-in-from-price-list')
     }}</v-btn>
     <p v-if="source" class="quiet">{{ source }}</p>
@@ -111,7 +111,15 @@ async function keep() {
 .prices {
   display: grid;
   grid-template-columns: 1fr 1fr;
-  gap: 0 18px;
+  gap: 12px 18px;
+}
+
+h2 {
+  margin-bottom: 0;
+}
+
+.from-list {
+  align-self: start;
 }
 
 .prices {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { t } from '../text'
 import { ref } from 'vue'
+import { typedDayOf } from './dates'
 
 /** A calendar behind a button: what is picked is written as it would be typed. */
 const text = defineModel<string>({ required: true })
@@ -12,7 +13,7 @@ const open = ref(false)
 
 function pick(picked: unknown) {
   if (!(picked instanceof Date)) return
-  text.value = picked.toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
+  text.value = typedDayOf(picked)
   open.value = false
 }
 /** Noon, so that no time zone makes another day of it. */

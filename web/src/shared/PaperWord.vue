@@ -15,8 +15,6 @@ const props = defineProps<{
   placeholder?: string
   /** A number is typed: a telephone shows its figures. */
   figures?: boolean
-  /** A day is given. */
-  day?: boolean
   /** The most characters it takes. */
   most?: number
 }>()
@@ -33,7 +31,6 @@ const wide = computed(() => Math.max((text.value ?? '').length, props.placeholde
       class="word num"
       :class="{ wrong: faults.length }"
       :style="{ '--wide': `${wide}ch` }"
-      :type="day ? 'date' : 'text'"
       :aria-label="label"
       :aria-invalid="faults.length > 0"
       :placeholder="placeholder"

@@ -5,6 +5,10 @@ export function dayOf(date: string) {
   return day.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year })
 }
 
+/** A day as it would be typed, with its year: `3 March 2026`. */
+export const typedDayOf = (day: Date) =>
+  day.toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })
+
 /** A moment with its time of day: `Tue 3 March, 18:30`. */
 export const momentOf = (moment: string) =>
   `${dayOf(moment)}, ${new Date(moment).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })}`

@@ -11,6 +11,8 @@ use lorimant_text::{Text, text};
 /// How a day is written, for the sentence that asks for it.
 const EXAMPLE: Text = Text::named("day-write-as-5-december-friday");
 
+const PAST_EXAMPLE: Text = Text::named("day-write-as-5-december-2-weeks-ago");
+
 /// Weekdays by their names and what they are shortened to.
 const WEEKDAYS: [(Weekday, &[&str]); 7] = [
     (Weekday::Monday, &["monday", "mon"]),
@@ -101,6 +103,50 @@ pub fn read(text: &str, today: Date) -> Result<Date, String> {
             Some(span) => later(today, span).ok_or_else(no_day),
             None => with_month(parts, today).unwrap_or_else(|| Err(no_day())),
         },
+    }
+}
+
+/// Reads a day that has been: one without a year is the last there was, today included; a weekday is the last before
+/// today.
+///
+/// ```
+/// use jiff::civil::date;
+/// use lorimant_core::reading::day::read_past;
+///
+/// let today = date(2026, 11, 30); // A Monday.
+/// assert_eq!(read_past("Friday", today), Ok(date(2026, 11, 27)));
+/// assert_eq!(read_past("5 May", today), Ok(date(2026, 5, 5)));
+/// assert_eq!(read_past("2 weeks ago", today), Ok(date(2026, 11, 16)));
+/// assert!(read_past("tomorrow", today).unwrap_err().contains("has not been yet"));
+/// ```
+///
+/// # Errors
+/// A sentence where it is no day, may be two, or has not been yet.
+pub fn read_past(text: &str, today: Date) -> Result<Date, String> {
+    let typed = text.trim().to_lowercase();
+    let parts: Vec<&str> = typed.split_whitespace().collect();
+    let before = |span: Span| today.checked_sub(span).ok();
+    let found = match parts.as_slice() {
+        ["yesterday"] => before(1.day()),
+        ["last", name] | [name] if weekday(name).is_some() => {
+            weekday(name).and_then(|day| today.nth_weekday(-1, day).ok())
+        }
+        [rest @ .., "ago"] => span(rest).and_then(before),
+        _ => None,
+    };
+    if let Some(found) = found {
+        return Ok(found);
+    }
+    let coming = read(text, today);
+    let no_year = with_month(&parts, today).is_some() || in_numbers(&typed, today).is_some();
+    // Seen from a year ago, the next such day is the last one there was.
+    let seen_from = before(1.year()).and_then(|day| day.tomorrow().ok());
+    let been = seen_from.filter(|_| no_year).map_or_else(|| coming.clone(), |then| read(text, then));
+    match (been, coming) {
+        (Ok(day), _) | (_, Ok(day)) if day <= today => Ok(day),
+        (Ok(day), _) => Err(text!("day-not-been-yet", day = date::in_full(day))),
+        // What is shown as an example must have been as well.
+        (Err(message), _) => Err(message.replace(EXAMPLE.as_str(), PAST_EXAMPLE.as_str())),
     }
 }
 

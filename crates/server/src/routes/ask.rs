@@ -173,15 +173,27 @@ struct ReadDay {
     text: String,
 }
 
+/// A typed day.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+struct TypedDay {
+    /// What was typed.
+    text: String,
+    /// Whether it has been: then a weekday is the last before today, and a day without a year the last there was.
+    #[serde(default)]
+    past: bool,
+}
+
 /// Reads a day, `Friday`, `5 December` or `in 2 weeks`, seen from today in the workshop's time zone.
-#[utoipa::path(post, path = "/api/days/read", request_body = Typed,
+#[utoipa::path(post, path = "/api/days/read", request_body = TypedDay,
     responses((status = 200, body = ReadDay), (status = 422, body = Problem)))]
 async fn read_day(
     Shared(state): Shared<State>,
-    Body(Typed { text }): Body<Typed>,
+    Body(TypedDay { text, past }): Body<TypedDay>,
 ) -> Result<Json<ReadDay>, Problem> {
     let (settings, _) = read(&state, crate::store::settings).await?;
     let today = settings.today();
-    let day = day::read(&text, today).map_err(|message| Fault::new("text", message))?;
+    let read = if past { day::read_past } else { day::read };
+    let day = read(&text, today).map_err(|message| Fault::new("text", message))?;
     Ok(Json(ReadDay { day, text: day::told(day, today) }))
 }

@@ -1,9 +1,12 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { t } from '../../text'
 import type { Stocked } from '../../api/client'
 import PiecePicker from '../PiecePicker.vue'
 import { useAmounts } from '../../shared/amounts'
 import { useWords } from '../../shared/words'
+import DayPicker from '../../shared/DayPicker.vue'
+import { useTypedDay } from '../../shared/day'
 import BothVersions from '../../shared/BothVersions.vue'
 import PaperDialog from '../../shared/PaperDialog.vue'
 import PaperField from '../../shared/PaperField.vue'
@@ -32,6 +35,11 @@ const {
   decode,
   keep,
 } = useLotForm(entry)
+
+const bought = computed(() => texts.value.bought_on ?? '')
+const { told: boughtTold, day: boughtDay } = useTypedDay(bought, true)
+/** Which day it is, where its year is not written out. */
+const boughtOn = computed(() => (/\d{4}/.test(bought.value) ? '' : boughtTold.value))
 
 /** What is written of a lot, in a line. */
 const told = (lot: { name?: string; note?: string; price?: string | null }) =>
@@ -155,9 +163,16 @@ const told = (lot: { name?: string; note?: string; price?: string | null }) =>
         name="bought_on"
         :also="['lot.bought_on']"
         :label="t('lot-dialog-bought-on-2')"
-        day
+        :placeholder="t('lot-dialog-not-said')"
         data-test="lot-bought-on"
-      />{{ t('lot-dialog-empty-spool-weighs')
+      /><DayPicker
+        :model-value="bought"
+        :day="boughtDay"
+        @update:model-value="(day) => (texts.bought_on = day)"
+      /><span v-if="boughtOn" class="quiet" data-test="bought-told">{{
+        t('lot-dialog-bought-told', { day: boughtOn })
+      }}</span
+      >{{ t('lot-dialog-empty-spool-weighs')
       }}<PaperWord
         v-model="texts.tare_g"
         name="tare_g"

@@ -2,6 +2,8 @@ import { useDebounceFn, useSessionStorage } from '@vueuse/core'
 import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import { api, data, faultsOf, currentOf, type Lot, type Stocked, type Wire } from '../../api/client'
 import type { ChosenPiece } from '../../shared/asked'
+import { typedDayOf } from '../../shared/dates'
+import { readDay } from '../../shared/day'
 import { readFields, refused, useForm, useOpen, useShownLengths } from '../../shared/form'
 import { useNotice } from '../../shared/notice'
 import { useRackRefresh } from '../../shared/picking'
@@ -33,7 +35,6 @@ export function useLotForm(entry: Ref<Stocked | 'new' | null>) {
 
   const open = useOpen(entry)
   const isNew = computed(() => entry.value === 'new')
-  const today = () => new Date().toLocaleDateString('sv')
   /** Whether a skin lies on the metal, whose share can be said. */
   const skinned = computed(() => words.value?.skinned_surfaces.includes(picked.value.surface) ?? false)
 
@@ -82,7 +83,11 @@ export function useLotForm(entry: Ref<Stocked | 'new' | null>) {
       skin_share: lot?.skin_share ? String(Number((lot.skin_share * 100).toFixed(4))) : '',
       amount: '',
       price: lot?.price ?? '',
-      bought_on: lot ? (lot.bought_on ?? '') : today(),
+      bought_on: lot
+        ? lot.bought_on
+          ? typedDayOf(new Date(`${lot.bought_on}T12:00`))
+          : ''
+        : typedDayOf(new Date()),
       tare_g: lot?.tare_g ? String(lot.tare_g) : '',
       note: lot?.note ?? '',
     }
@@ -137,14 +142,15 @@ export function useLotForm(entry: Ref<Stocked | 'new' | null>) {
     })
     const { size, ...read } = exact(found, shown)
     if (!metal) throw refused(missing)
-    const { name, bought_on, note } = texts.value
+    const { name, note } = texts.value
+    const bought_on = await readDay(texts.value.bought_on ?? '', 'bought_on', true)
     const wire: Wire = { metal, temper, section, size_mm: size }
     const lot: Lot = {
       name: name?.trim() ?? '',
       kind,
       wire,
       surface,
-      bought_on: bought_on || undefined,
+      bought_on: bought_on ?? undefined,
       note: note ?? '',
       ...read,
     }

@@ -236,6 +236,7 @@ lot-dialog-price = Price
 lot-dialog-not-said = not said
 lot-dialog-bought-on = { " " }{ $currency }, bought on{ " " }
 lot-dialog-bought-on-2 = Bought on
+lot-dialog-bought-told = { " " }({ $day })
 lot-dialog-empty-spool-weighs = ; the empty spool weighs{ " " }
 lot-dialog-empty-spool-g = Empty spool, g
 lot-dialog-not-weighed = not weighed
