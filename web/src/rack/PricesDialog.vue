@@ -86,9 +86,9 @@ async function keep() {
         data-test="hour-rate"
       />
     </div>
-    <h2 class="mt-4">{{ t('prices-dialog-gram-metal') }}</h2>
+    <h2>{{ t('prices-dialog-gram-metal') }}</h2>
     <p class="quiet">{{ t('prices-dialog-used-for-scrap-for-pieces') }}</p>
-    <v-btn class="ml-n4 from-list" data-test="from-feed" @click="fromFeed">{{
+    <v-btn class="from-list" data-test="from-feed" @click="fromFeed">{{
       t('prices-dialog-fill-in-from-price-list')
     }}</v-btn>
     <p v-if="source" class="quiet">{{ source }}</p>
@@ -115,11 +115,12 @@ async function keep() {
 }
 
 h2 {
-  margin-bottom: 0;
+  margin: 20px 0 0;
 }
 
 .from-list {
   align-self: start;
+  margin-left: -16px;
 }
 
 .prices {
