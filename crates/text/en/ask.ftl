@@ -208,9 +208,12 @@ ask-tools-pliers = { " " }pliers
 trouble-make-one-like-again-measure = Make one like it again: measure what is left, or take it from its bag.
 trouble-find-likely-cause-what-change = Find the likely cause, and what to change.
 
+## ask-wire-for
+
+ask-wire-for-compares = Compares wires: { $wanted }.
+
 ## page
 
-page-compares-wires = Compares wires: { $wanted }.
 page-tools = Tools: your rods, pliers and blades, as they measure.
 page-orders = Orders: what is to be delivered, and when.
 page-schedule = Schedule: what to make when, and what will be late.

@@ -187,6 +187,9 @@ fn read_and_answer(text: &str, workshop: &Workshop, kept: &dyn Fn() -> Vec<Kept>
     if let Some(page) = super::page::answer_page(text) {
         return page;
     }
+    if let Some(wires) = super::wire_for::answer_wire_for(text) {
+        return wires;
+    }
     if let Some(trouble) = super::trouble::answer_trouble(text) {
         return trouble;
     }

@@ -25,6 +25,7 @@ mod token;
 mod tools;
 mod trouble;
 mod vocabulary;
+mod wire_for;
 
 pub use answer::{Answer, View, answer};
 pub use fits::piece;
