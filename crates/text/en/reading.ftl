@@ -2,7 +2,7 @@
 
 day-write-as-5-december-friday = Write it as 5 December, Friday or in 2 weeks.
 day-write-as-5-december-2-weeks-ago = Write it as 5 December, Friday or 2 weeks ago.
-day-not-been-yet = { $day } has not been yet. Enter today or a day before it.
+day-not-been-yet = { $day } is in the future. Enter today or an earlier day.
 day-not-day = { $text } is not a day. { $EXAMPLE }
 day-could-be-or-write-date = { $text } could be { $first } or { $second }. Write the date.
 day-check-day = { $long } is a { $weekday }. Check the day.

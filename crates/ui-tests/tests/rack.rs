@@ -38,7 +38,7 @@ fn a_spool_is_received_from_a_shops_line_and_that_is_undone() -> Result<()> {
         let bought = "[data-test=lot-bought-on] input";
         maker.fill(bought, "tomorrow").await?;
         maker.click("[data-test=keep-lot]").await?;
-        maker.sees("[data-test=lot-bought-on]", "has not been yet").await?;
+        maker.sees("[data-test=lot-bought-on]", "is in the future").await?;
         maker.fill(bought, "yesterday").await?;
         maker.sees("[data-test=bought-told]", "day ").await?;
         maker.fill("[data-test=lot-name] input", "Square silver").await?;

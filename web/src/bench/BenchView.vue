@@ -188,9 +188,15 @@ function stands(row: BatchRow) {
   margin: 0 0 10px;
 }
 
-/* Where the button stands on a line of its own, it begins where the line does. */
 .begin .v-btn {
-  margin-right: 14px;
+  margin-left: 14px;
+}
+
+/* On a phone the button stands on a line of its own, and begins where the line does. */
+@media (max-width: 560px) {
+  .begin .v-btn {
+    margin-left: 0;
+  }
 }
 
 .short {

@@ -7,10 +7,9 @@ import { t } from '../text'
 /** The wires that come first for what was asked, as *Choose wire* ranks them. */
 const { request } = defineProps<{ request: ChooseRequest }>()
 const FEW = 3
-const { data: found } = useQuery({
+const { data: found, error } = useQuery({
   queryKey: ['choose', computed(() => request)],
   queryFn: () => data(api.POST('/api/wires/choose', { body: request })),
-  placeholderData: (before) => before,
 })
 const first = computed(() => (found.value?.candidates ?? []).slice(0, FEW))
 /** What to know of all of them. */
@@ -20,7 +19,8 @@ const cautions = computed(() =>
 </script>
 
 <template>
-  <ol class="wires" :aria-label="t('best-wires-first')" data-test="best-wires">
+  <p v-if="error" class="stop">{{ error.message }}</p>
+  <ol v-else class="wires" :aria-label="t('best-wires-first')" data-test="best-wires">
     <li v-for="one in first" :key="one.label">
       <b>{{ one.label }}</b> <span class="quiet">{{ one.reasons[0] }}</span>
     </li>

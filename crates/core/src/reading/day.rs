@@ -61,14 +61,7 @@ pub fn read(text: &str, today: Date) -> Result<Date, String> {
     if let Some(numbers) = in_numbers(&typed, today) {
         return numbers;
     }
-    let parts = typed.split([' ', ',', '\t']).map(|part| part.trim_matches('.'));
-    let parts: Vec<&str> = parts.filter(|part| !part.is_empty()).collect();
-    // What a sentence has before its day.
-    let parts = match parts.as_slice() {
-        ["on" | "by" | "due", rest @ ..] => rest,
-        all => all,
-    };
-    match parts {
+    match words(&typed).as_slice() {
         ["today"] => Ok(today),
         ["tomorrow"] => later(today, 1.day()).ok_or_else(no_day),
         ["day", "after", "tomorrow"] | ["the", "day", "after", "tomorrow"] => {
@@ -99,11 +92,21 @@ pub fn read(text: &str, today: Date) -> Result<Date, String> {
         ["in", rest @ ..] | [rest @ .., "from", "now" | "today"] => {
             span(rest).and_then(|span| later(today, span)).ok_or_else(no_day)
         }
-        _ => match span(parts) {
+        parts => match span(parts) {
             Some(span) => later(today, span).ok_or_else(no_day),
             None => with_month(parts, today).unwrap_or_else(|| Err(no_day())),
         },
     }
+}
+
+/// The words of a day, without what a sentence has before it.
+fn words(typed: &str) -> Vec<&str> {
+    let parts = typed.split([' ', ',', '\t']).map(|part| part.trim_matches('.'));
+    let mut parts: Vec<&str> = parts.filter(|part| !part.is_empty()).collect();
+    if let ["on" | "by" | "due", ..] = parts.as_slice() {
+        parts.remove(0);
+    }
+    parts
 }
 
 /// Reads a day that has been: one without a year is the last there was, today included; a weekday is the last before
@@ -117,14 +120,14 @@ pub fn read(text: &str, today: Date) -> Result<Date, String> {
 /// assert_eq!(read_past("Friday", today), Ok(date(2026, 11, 27)));
 /// assert_eq!(read_past("5 May", today), Ok(date(2026, 5, 5)));
 /// assert_eq!(read_past("2 weeks ago", today), Ok(date(2026, 11, 16)));
-/// assert!(read_past("tomorrow", today).unwrap_err().contains("has not been yet"));
+/// assert!(read_past("tomorrow", today).unwrap_err().contains("is in the future"));
 /// ```
 ///
 /// # Errors
 /// A sentence where it is no day, may be two, or has not been yet.
 pub fn read_past(text: &str, today: Date) -> Result<Date, String> {
     let typed = text.trim().to_lowercase();
-    let parts: Vec<&str> = typed.split_whitespace().collect();
+    let parts = words(&typed);
     let before = |span: Span| today.checked_sub(span).ok();
     let found = match parts.as_slice() {
         ["yesterday"] => before(1.day()),

@@ -10,6 +10,9 @@ import { useRackRefresh } from '../../shared/picking'
 import { useWords } from '../../shared/words'
 import { t } from '../../text'
 
+/** A day that is kept, as it would be typed. */
+const dayTyped = (day: string | null | undefined) => (day ? typedDayOf(new Date(`${day}T12:00`)) : '')
+
 /** Wire as it is received, or what is written of a lot, while it is typed. A shop's line fills in what it says. */
 export function useLotForm(entry: Ref<Stocked | 'new' | null>) {
   const refresh = useRackRefresh()
@@ -83,11 +86,8 @@ export function useLotForm(entry: Ref<Stocked | 'new' | null>) {
       skin_share: lot?.skin_share ? String(Number((lot.skin_share * 100).toFixed(4))) : '',
       amount: '',
       price: lot?.price ?? '',
-      bought_on: lot
-        ? lot.bought_on
-          ? typedDayOf(new Date(`${lot.bought_on}T12:00`))
-          : ''
-        : typedDayOf(new Date()),
+      // Which day today is, the workshop's time zone says, not this device's.
+      bought_on: lot ? dayTyped(lot.bought_on) : 'today',
       tare_g: lot?.tare_g ? String(lot.tare_g) : '',
       note: lot?.note ?? '',
     }
