@@ -34,14 +34,4 @@ const app = createApp(App)
     },
   })
 
-/** The typefaces of the first look. What is drawn before they are there moves when they come, under a finger that was about to press. */
-const typefaces = [
-  '400 1em Alegreya',
-  '700 1em Alegreya',
-  '400 1em "Alegreya Sans"',
-  '500 1em "Alegreya Sans"',
-  '700 1em "Alegreya Sans"',
-]
-const loaded = Promise.all(typefaces.map((face) => document.fonts.load(face)))
-const patience = new Promise((done) => setTimeout(done, 1500))
-void Promise.race([loaded, patience]).finally(() => app.mount('#app'))
+app.mount('#app')

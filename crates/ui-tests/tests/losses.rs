@@ -392,6 +392,20 @@ fn a_page_is_opened_while_the_server_is_away() -> Result<()> {
     })
 }
 
+/// Settings are fetched when they are first opened: where the server is away, that is said, and they come once it is back.
+#[test]
+fn settings_are_opened_while_the_server_is_away() -> Result<()> {
+    at_the_bench(|maker| async move {
+        maker.open("/help").await?;
+        maker.find("[data-test=settings]").await?;
+        maker.server.stop().await;
+        maker.click("[data-test=settings]").await?;
+        maker.sees("[data-test=notice]", "server doesn’t answer").await?;
+        maker.server.kill_and_restart().await?;
+        maker.sees("[role=dialog]", "Settings").await
+    })
+}
+
 /// What was changed in another window is there when one comes back to this one.
 #[test]
 fn tools_and_units_changed_elsewhere_are_followed() -> Result<()> {

@@ -98,10 +98,7 @@ useDeskKeys({
     shown.value = views[here + by]?.key ?? shown.value
   },
 })
-watch(
-  () => [settings.settings.unit, settings.settings.gauge],
-  () => attempt(chain.refresh()),
-)
+watch([() => settings.settings.unit, () => settings.settings.gauge], () => attempt(chain.refresh()))
 useSavedAddress(chain, (id) => data(api.GET('/api/chains/{id}', { params: { path: { id } } })))
 </script>
 

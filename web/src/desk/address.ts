@@ -1,5 +1,5 @@
 import { t } from '../text'
-import { onMounted, watch } from 'vue'
+import { watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { Refused } from '../api/client'
 import { useNotice } from '../shared/notice'
@@ -62,5 +62,6 @@ export function useSavedAddress<R extends object>(
       if (route.path === here && asked() !== null && asked() !== desk.kept?.id) void attempt(openAddress())
     },
   )
-  onMounted(() => attempt(openAddress()))
+  // Not once all is drawn: the answer takes as long as the drawing does.
+  void attempt(openAddress())
 }

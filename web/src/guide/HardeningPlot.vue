@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { api, data, type MetalRow } from '../api/client'
 import { usePlotLook } from '../drawing/plot'
 import PaperChoice from '../shared/PaperChoice.vue'
+import { onDemand } from '../shared/onDemand'
 import { t } from '../text'
 
 /** How one metal hardens as it is drawn or worked, its tempers on the curve, and the lots here that were measured. */
@@ -11,7 +12,7 @@ const props = defineProps<{
   metals: readonly (Pick<MetalRow, 'metal' | 'label' | 'hardening'> & { figures: { colour: string } })[]
 }>()
 // The plotting library is large, and everything above it is read without it.
-const PlotPlace = defineAsyncComponent(() => import('../drawing/PlotPlace.vue'))
+const PlotPlace = onDemand(() => import('../drawing/PlotPlace.vue'))
 const look = usePlotLook()
 const chosen = ref<string | null>('sterling-silver')
 const { data: learned } = useQuery({

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '../text'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { api, data, type Phrase, type PlacedRod, type Slot } from '../api/client'
 import { exportFile } from '../shared/download'
 import DrawingStage from '../drawing/DrawingStage.vue'
@@ -8,6 +8,7 @@ import WireStrip from '../drawing/WireStrip.vue'
 import FigureColumn from '../figures/FigureColumn.vue'
 import { useWritten } from '../figures/written'
 import { useNotice } from '../shared/notice'
+import { onDemand } from '../shared/onDemand'
 import { useKeptRefresh } from '../shared/kept'
 import { useSettings } from '../shared/settings'
 import DeskFrame from '../desk/DeskFrame.vue'
@@ -24,7 +25,7 @@ import RingWordMore from './RingWordMore.vue'
 import RodsLine from './RodsLine.vue'
 import { usePlan } from './plan'
 
-const TemperPlot = defineAsyncComponent(() => import('./TemperPlot.vue'))
+const TemperPlot = onDemand(() => import('./TemperPlot.vue'))
 
 const plan = usePlan()
 const settings = useSettings()
@@ -152,10 +153,7 @@ useDeskKeys({
   },
 })
 
-watch(
-  () => [settings.settings.unit, settings.settings.gauge],
-  () => attempt(plan.refresh()),
-)
+watch([() => settings.settings.unit, () => settings.settings.gauge], () => attempt(plan.refresh()))
 useSavedAddress(plan, (id) => data(api.GET('/api/plans/{id}', { params: { path: { id } } })))
 </script>
 

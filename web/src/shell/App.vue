@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { t } from '../text'
 import { useEventListener } from '@vueuse/core'
-import { computed, defineAsyncComponent, onMounted, ref, useTemplateRef, watchEffect } from 'vue'
+import { computed, ref, useTemplateRef, watchEffect } from 'vue'
 import { useRoute } from 'vue-router'
 import { useTheme } from 'vuetify'
-import { api, data, whenLocked } from '../api/client'
+import { Refused, whenLocked } from '../api/client'
 import AppHeader from './AppHeader.vue'
 import FileNotice from './FileNotice.vue'
 import KeysDialog from './KeysDialog.vue'
@@ -16,10 +16,12 @@ import { useComing } from '../shared/coming'
 import { doors, isWithin } from './router'
 import { useDesks } from '../patterns/desks'
 import { useNotice } from '../shared/notice'
+import { onDemand } from '../shared/onDemand'
 import { useSettings } from '../shared/settings'
+import { typefaces } from '../style/typefaces'
 
 // Few visits need it: it is fetched when one does.
-const UnlockView = defineAsyncComponent(() => import('./UnlockView.vue'))
+const UnlockView = onDemand(() => import('./UnlockView.vue'))
 
 const route = useRoute()
 /** Whether one is where something is planned. */
@@ -31,12 +33,13 @@ const locked = ref<boolean | null>(null)
 
 whenLocked(() => (locked.value = true))
 
+/** Views are drawn once it is known in what units they are read: a server that wants the passphrase says so here. */
 async function open() {
   try {
-    locked.value = (await data(api.GET('/api/session'))).locked
-    if (!locked.value) await settings.load()
+    await Promise.all([settings.load(), typefaces.catch(() => undefined)])
+    locked.value = false
   } catch (thrown) {
-    notice.fail(thrown)
+    if (!(thrown instanceof Refused && thrown.problem.status === 401)) notice.fail(thrown)
   }
 }
 
@@ -56,7 +59,7 @@ useEventListener(document, 'visibilitychange', async () => {
   }
 })
 
-onMounted(open)
+void open()
 watchEffect(() => theme.change(settings.dark ? 'dark' : 'light'))
 </script>
 

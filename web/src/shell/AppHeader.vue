@@ -2,16 +2,17 @@
 import { t } from '../text'
 import { mdiTuneVariant } from '@mdi/js'
 import { useElementSize, useResizeObserver } from '@vueuse/core'
-import { computed, defineAsyncComponent, nextTick, ref, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { beside, doors, isWithin } from './router'
 import { usePattern } from '../patterns/pattern'
 import { usePlan } from '../rings/plan'
+import { onDemand } from '../shared/onDemand'
 import { useSettings } from '../shared/settings'
 import AskLine from '../today/AskLine.vue'
 
-// The first view does not wait for it.
-const SettingsMenu = defineAsyncComponent(() => import('./SettingsMenu.vue'))
+// It is fetched when it is opened for the first time.
+const SettingsMenu = onDemand(() => import('./SettingsMenu.vue'))
 
 const route = useRoute()
 const plan = usePlan()
@@ -27,6 +28,11 @@ const curlAt = ref(0)
 /** Up to so many pixels wide it is a phone. */
 const PHONE = 600
 const settings = useSettings()
+const settingsOpened = ref(settings.open)
+watch(
+  () => settings.open,
+  () => (settingsOpened.value = true),
+)
 
 /** The wire along the head curls once, under the door one is behind. */
 function placeCurl() {
@@ -86,7 +92,7 @@ void document.fonts.ready.then(placeCurl)
         density="comfortable"
         @click="settings.open = true"
       />
-      <SettingsMenu v-model="settings.open" />
+      <SettingsMenu v-if="settingsOpened" v-model="settings.open" />
     </div>
     <svg class="wire" :width="width" height="30" aria-hidden="true">
       <path class="edge" :d="wire" />

@@ -218,6 +218,9 @@ router.onError(async (_, to, from) => {
   if (from !== START_LOCATION) location.assign(to.fullPath)
 })
 
+/** How long after the first view what may be opened next is fetched, ms. */
+const LATER = 3000
+
 // The stock is opened in the middle of work: what it needs is fetched while nobody waits for it.
 // Where that fails, the stock asks again when it is opened.
 void router.isReady().then(() => {
@@ -225,8 +228,7 @@ void router.isReady().then(() => {
     void Promise.all([import('../rack/RackFrame.vue'), import('../rack/stock/StockView.vue')]).catch(
       () => undefined,
     )
-  if ('requestIdleCallback' in window) window.requestIdleCallback(fetch)
-  else setTimeout(fetch, 2000)
+  setTimeout(() => ('requestIdleCallback' in window ? window.requestIdleCallback(fetch) : fetch()), LATER)
 })
 
 export default router

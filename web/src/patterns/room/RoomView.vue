@@ -131,10 +131,7 @@ useDeskKeys({
 })
 
 watch(failed, (thrown) => thrown && notice.fail(thrown))
-watch(
-  () => [settings.settings.unit, settings.settings.gauge],
-  () => attempt(pattern.refresh()),
-)
+watch([() => settings.settings.unit, () => settings.settings.gauge], () => attempt(pattern.refresh()))
 watch(
   () => route.query,
   (query) => {
