@@ -485,6 +485,9 @@ impl Maker {
                 "status of 4",
                 "status of 503",
                 "ERR_CONNECTION_REFUSED",
+                // It was stopped in the middle of an answer.
+                "ERR_CONNECTION_RESET",
+                "ERR_EMPTY_RESPONSE",
                 "ERR_INTERNET_DISCONNECTED",
                 "Failed to fetch dynamically imported module",
             ]
